@@ -11,6 +11,8 @@ export interface FinalCheck {
   readonly never?: true;
   /** the unit runs for it: what has to cure before is waited for */
   readonly runs?: true;
+  /** the customer is told of it on their page */
+  readonly told?: true;
   /** answered with yes, all guards and covers are on */
   readonly covers?: true;
   /** how long it has run before it can be answered, minutes */

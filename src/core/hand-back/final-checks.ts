@@ -173,6 +173,7 @@ function ownWork(
       check: `own-${i}`,
       asks: t.unit ? t.asks : `${t.asks.replace(/[?.]$/, "")}?`,
       why: `The shop asks this of every ${kind || "unit"} of its kind.`,
+      told: true as const,
       ...(t.unit
         ? {
             unit: t.unit,
@@ -194,6 +195,7 @@ function ownWork(
     why: "What the customer does with it first.",
     usual: `usual for ${a(kind)}`,
     may: "How it was tried",
+    told: true as const,
     ...runs,
   }));
 }

@@ -52,7 +52,7 @@ const WARM_MINUTES = 10;
  */
 export function firstRun(has: WhatThereIs, complaint?: string): FinalCheck[] {
   const gone = complaint ? `; and is “${complaint.replace(/\.$/, "")}” gone` : "";
-  const may = complaint ? { may: "How it was tried" } : {};
+  const may = complaint ? { may: "How it was tried", told: true as const } : {};
   if (!has.moves)
     return has.isDriven
       ? [
@@ -97,6 +97,7 @@ export const complaintGone = (complaint: string, has: WhatThereIs): FinalCheck =
   asks: `Brought in for “${complaint.replace(/\.$/, "")}”: is that gone?`,
   why: "It is what the customer tries first. Try it as they use it.",
   may: "How it was tried",
+  told: true,
   ...(has.isDriven ? { runs: true as const } : {}),
 });
 

@@ -9,39 +9,44 @@ import { later, moment, ref, text, words } from "./written";
  * it has set; a day is what the usual ones ask for.
  */
 export const SERVICE_WORDS = [
-  { do: "clean", says: "Clean" },
-  { do: "inspect", says: "Inspect" },
-  { do: "replace", says: "Renew" },
+  { do: "clean", says: "Clean", done: "Cleaned" },
+  { do: "inspect", says: "Inspect", done: "Looked over" },
+  { do: "replace", says: "Renew", done: "Renewed" },
   {
     do: "pull-seal",
     says: "Pull the seal of",
+    done: "Seal pulled",
     how: "Lift its edge with a thin blade on the side that faces the grease, away from balls and cage. The other side stays sealed.",
   },
   {
     do: "ream",
     says: "Ream",
+    done: "Reamed",
     mends: true,
     how: "Turn the reamer forwards only, also on the way out, with a drop of oil; measure, then take the next size.",
   },
   {
     do: "hone",
     says: "Hone",
+    done: "Honed",
     mends: true,
     how: "A few strokes crosswise with oil, wash it out, measure; what is taken off does not come back.",
   },
   {
     do: "bond",
     says: "Bond",
+    done: "Bonded",
     mends: true,
     waitMinutes: 1440,
     caution: "Gloves and fresh air at the adhesive; no flame near it, and heat only as its sheet says.",
     how: "Roughen both faces, degrease them, mix or warm it as its sheet says; press it together in its right place, trim what comes out, and do not load it before it has set.",
   },
-  { do: "deburr", says: "Deburr" },
-  { do: "measure", says: "Measure" },
+  { do: "deburr", says: "Deburr", done: "Deburred" },
+  { do: "measure", says: "Measure", done: "Measured" },
   {
     do: "straighten",
     says: "Straighten",
+    done: "Straightened",
     mends: true,
     caution: "Eye protection: a shaft that cracks under the press throws splinters.",
     how: "Find the high spot between centres, press a little at a time, and measure after each. A hardened shaft cracks: renew it.",
@@ -49,32 +54,38 @@ export const SERVICE_WORDS = [
   {
     do: "polish",
     says: "Polish",
+    done: "Polished",
     mends: true,
     caution: "Nothing loose near what turns: no gloves, no sleeves; eye protection.",
   },
   {
     do: "solder",
     says: "Solder",
+    done: "Soldered",
     mends: true,
     caution: "Unplugged and discharged first; fresh air, and eye protection when a lead is cut.",
   },
-  { do: "refit", says: "Refit and secure", mends: true },
-  { do: "thread", says: "Cut or insert a thread in", mends: true },
+  { do: "refit", says: "Refit and secure", done: "Refitted and secured", mends: true },
+  { do: "thread", says: "Cut or insert a thread in", done: "Thread cut or renewed", mends: true },
   {
     do: "sharpen",
     says: "Sharpen",
+    done: "Sharpened",
     mends: true,
     caution: "Held in a vice, never by hand; away from the edge, cut-proof gloves when it is put back.",
   },
-  { do: "oil", says: "Oil", mends: true },
+  { do: "oil", says: "Oil", done: "Oiled", mends: true },
   {
     do: "dry-run",
     says: "Fit dry and try",
+    done: "Fitted dry and tried",
     how: "Without lubricant or sealant, turn it through by hand, look at how it meshes and closes, and take it out again.",
   },
 ] as const satisfies readonly {
   do: string;
   says: string;
+  /** as it is told once it was done */
+  done: string;
   mends?: true;
   waitMinutes?: number;
   how?: string;
@@ -94,6 +105,8 @@ export const serviceHow = (what: string | undefined): string[] =>
 /** What can hurt at it. */
 export const serviceCaution = (what: string | undefined): string[] =>
   SERVICE_WORDS.flatMap((s) => (s.do === what && "caution" in s ? [s.caution] : []));
+/** @example serviceDone("ream") // "Reamed" */
+export const serviceDone = (what: string): string => SERVICE_WORDS.find((s) => s.do === what)?.done ?? what;
 export const serviceSays = (what: string): string => SERVICE_WORDS.find((s) => s.do === what)?.says ?? what;
 
 /**

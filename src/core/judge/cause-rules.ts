@@ -10,6 +10,8 @@
 export interface CauseRule {
   readonly cause: string;
   readonly says: string;
+  /** as the customer is told of it, once it is repaired */
+  readonly told: string;
   /** before anything was found, in the same unit: rare causes start lower */
   readonly usual: number;
   readonly signs: readonly { readonly fact: string; readonly weight: number; readonly why: string }[];
@@ -37,6 +39,7 @@ export const CAUSE_RULES: readonly CauseRule[] = [
   {
     cause: "jam",
     says: "Something jammed, and the weakest tooth gave way",
+    told: "Something jammed in it, and its weakest tooth broke",
     usual: -1,
     signs: [
       {
@@ -67,6 +70,7 @@ export const CAUSE_RULES: readonly CauseRule[] = [
   {
     cause: "fatigue",
     says: "Teeth tired at the root, one after the other",
+    told: "Its teeth had tired, and broke one after the other",
     usual: -1,
     only: BAD_TOOTH,
     signs: [
@@ -91,6 +95,7 @@ export const CAUSE_RULES: readonly CauseRule[] = [
   {
     cause: "dry",
     says: "It ran dry",
+    told: "It had run dry",
     usual: -1,
     signs: [
       { fact: "grease:dry", weight: 2, why: "caked grease does not run back to the teeth" },
@@ -116,6 +121,7 @@ export const CAUSE_RULES: readonly CauseRule[] = [
   {
     cause: "worn-mate",
     says: "A worn mate ate it",
+    told: "The gear it runs against was worn, and wore it out",
     usual: -2,
     signs: [
       { fact: "mate:worn", weight: 3, why: "the mate is out of limit by measure" },
@@ -131,6 +137,7 @@ export const CAUSE_RULES: readonly CauseRule[] = [
   {
     cause: "water",
     says: "Water got in",
+    told: "Water had got in",
     usual: -2,
     signs: [
       { fact: "grease:wet", weight: 3, why: "milky grease or rust is water" },
@@ -156,6 +163,7 @@ export const CAUSE_RULES: readonly CauseRule[] = [
   {
     cause: "seal-between",
     says: "The seal between the chambers leaks",
+    told: "A seal inside it leaked",
     usual: -2,
     signs: [
       { fact: "grease:gone", weight: 3, why: "the grease is next door" },
@@ -176,6 +184,7 @@ export const CAUSE_RULES: readonly CauseRule[] = [
   {
     cause: "hair",
     says: "String or hair wound itself round the shaft",
+    told: "String or hair had wound itself round a shaft",
     usual: -3,
     signs: [
       { fact: "shaft:contaminated", weight: 4, why: "it is wound round the shaft" },
@@ -192,6 +201,7 @@ export const CAUSE_RULES: readonly CauseRule[] = [
   {
     cause: "bearing",
     says: "A bearing or bush let the gears run apart",
+    told: "A worn bearing or bush let its gears move apart",
     usual: -2,
     signs: [
       { fact: "bearing:slack", weight: 3, why: "a slack bearing lets its gear lean" },
@@ -223,6 +233,7 @@ export const CAUSE_RULES: readonly CauseRule[] = [
   {
     cause: "motor",
     says: "The motor pulls too hard, or was held",
+    told: "Its motor was overloaded, or was held while it ran",
     usual: -2,
     only: ["has:motor"],
     signs: [
@@ -250,6 +261,7 @@ export const CAUSE_RULES: readonly CauseRule[] = [
   {
     cause: "wrong-part",
     says: "A part in it does not belong there, or sits wrong",
+    told: "A part in it did not belong there, or sat wrong",
     usual: -3,
     signs: [
       { fact: "past:opened", weight: 2, why: "it was open before" },
@@ -269,6 +281,7 @@ export const CAUSE_RULES: readonly CauseRule[] = [
   {
     cause: "hub",
     says: "The hub let go of its shaft",
+    told: "A wheel had come loose on its shaft",
     usual: -2,
     signs: [
       { fact: "gear:cracked-hub", weight: 3, why: "a cracked hub slips" },
@@ -282,6 +295,7 @@ export const CAUSE_RULES: readonly CauseRule[] = [
   {
     cause: "crumbs",
     says: "Crumbs of the last failure were left in",
+    told: "Pieces of an earlier breakage were still in it",
     usual: -3,
     signs: [
       { fact: "grease:plastic", weight: 1, why: "crumbs in the grease" },
@@ -299,6 +313,7 @@ export const CAUSE_RULES: readonly CauseRule[] = [
   {
     cause: "electrical",
     says: "Not the gears: supply, switch or motor",
+    told: "Its gears were sound: the fault lay in supply, switch or motor",
     usual: -2,
     signs: [
       { fact: "symptom:dead", weight: 3, why: "nothing runs at all" },
@@ -326,6 +341,7 @@ export const CAUSE_RULES: readonly CauseRule[] = [
   {
     cause: "overload",
     says: "It was worked harder than it was made for",
+    told: "It was worked harder than it was made for",
     usual: -2,
     signs: [
       { fact: "past:hard", weight: 3, why: "it is known to work hard" },
@@ -350,6 +366,7 @@ export const CAUSE_RULES: readonly CauseRule[] = [
   {
     cause: "pin",
     says: "A pin or key sheared or went missing",
+    told: "A pin or key had sheared, or was missing",
     usual: -1,
     signs: [
       { fact: "pin:sheared", weight: 4, why: "the pin is sheared" },
@@ -370,6 +387,7 @@ export const CAUSE_RULES: readonly CauseRule[] = [
   {
     cause: "assembly",
     says: "It was put together wrongly last time",
+    told: "It had been put together wrongly before",
     usual: -2,
     only: ["past:opened", "past:used"],
     signs: [
@@ -396,6 +414,7 @@ export const CAUSE_RULES: readonly CauseRule[] = [
   {
     cause: "age",
     says: "Age alone",
+    told: "Its material had aged",
     usual: -2,
     signs: [
       { fact: "past:old", weight: 3, why: "it is old" },
@@ -422,6 +441,7 @@ export const CAUSE_RULES: readonly CauseRule[] = [
   {
     cause: "forced",
     says: "Somebody forced it, or it fell",
+    told: "It was forced, or fell",
     usual: -2,
     signs: [
       { fact: "shaft:bent", weight: 2, why: "a shaft does not bend by itself" },
@@ -447,6 +467,7 @@ export const CAUSE_RULES: readonly CauseRule[] = [
   {
     cause: "dirt",
     says: "Sand, dust or crumbs of the work got in",
+    told: "Sand, dust or crumbs had got in",
     usual: -2,
     signs: [
       { fact: "grease:dirt", weight: 4, why: "there is sand or dust in the grease" },
@@ -466,6 +487,7 @@ export const CAUSE_RULES: readonly CauseRule[] = [
   {
     cause: "spring",
     says: "A spring broke, tired or came off",
+    told: "A spring had broken, weakened or come off",
     usual: -1,
     only: ["spring:broken", "spring:weak", "spring:lost", "spring:corroded"],
     signs: [
@@ -480,6 +502,7 @@ export const CAUSE_RULES: readonly CauseRule[] = [
   {
     cause: "worn-out",
     says: "Worn out: it has done its work",
+    told: "It was worn by long use",
     usual: -2,
     signs: [
       { fact: "any:worn", weight: 3, why: "it is worn, and no more than that" },

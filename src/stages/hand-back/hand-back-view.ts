@@ -60,6 +60,7 @@ export async function handBackView(number: string): Promise<HandBackView | null>
   const drafts = await loadDrafts(job.id);
   const { electrical, instruments } = await shopSettings();
   const checks = finalChecks(job, electrical);
+  const { look } = careOf(job);
   return {
     frame: frameOf(job),
     pockets: pocketsOf(job),
@@ -70,7 +71,7 @@ export async function handBackView(number: string): Promise<HandBackView | null>
     }),
     home: job.home,
     customerName: job.customerName,
-    suggestedLook: nextLookSays(careOf(job)),
+    suggestedLook: look ? nextLookSays(look) : "",
     views: sameViews(job),
     answers: job.answers.filter((a) => finalOf(a.question) !== undefined),
     checks,

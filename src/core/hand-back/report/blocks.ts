@@ -75,3 +75,9 @@ export interface Report {
   /** what belongs to it and does not fit on its page; empty in the short form */
   readonly annex: readonly Section[];
 }
+
+/** Words as a block; none where there is nothing to say. */
+export const words = (
+  says: string | undefined,
+  more: { readonly strong?: boolean; readonly small?: boolean } = {},
+): Block[] => (says ? [{ is: "words", says, ...more }] : []);

@@ -2,6 +2,7 @@ import type { Hazard } from "../../job/hazard";
 import type { Job } from "../../job/job";
 import type { Supply } from "../../job/supply";
 import { capital } from "../../sentence";
+import { type WhatThereIs, whatThereIs } from "../what-there-is";
 
 /**
  * What the customer can do so that it does not fail of the same again, by cause; and after how long, or at
@@ -13,6 +14,8 @@ export interface Care {
 }
 
 const YEAR = 12;
+/** Where nothing new went in. */
+const HOLDS = { months: YEAR, why: "by then it shows whether it holds" };
 const WEAR = { months: YEAR, why: "the new part has run in by then, and its mate shows whether it wears" };
 
 /**
@@ -53,7 +56,7 @@ export const CARE: Readonly<Record<string, Care>> = {
     look: WEAR,
   },
   motor: {
-    says: "Let it cool when the case is hot to the hand, and do not hold it while it runs. Keep any vents clear.",
+    says: "Let it cool when its case is hot to the hand, and never hold it still while it runs. If it has air slots, keep them clear.",
     look: { months: YEAR, why: "brushes and commutator are looked at while it is cheap" },
   },
   "wrong-part": {
@@ -61,7 +64,7 @@ export const CARE: Readonly<Record<string, Care>> = {
     look: WEAR,
   },
   hub: {
-    says: "Do not start it under full load: a hub lets go by blows.",
+    says: "Start it without load: jerks shake a wheel loose on its shaft.",
     look: { months: 6, why: "a hub that begins to slip shows a bright line" },
   },
   crumbs: {
@@ -103,35 +106,59 @@ export const CARE: Readonly<Record<string, Care>> = {
   },
 };
 
-const USUAL: Care = {
-  says: "Let it rest when it gets warm. A new noise is worth a telephone call.",
-  look: { months: YEAR, why: "lubricant and wear are looked at once a year of the same use" },
-};
+/** What careOf needs to know of a unit. */
+type Cared = Pick<Job, "causes" | "past" | "foodContact"> &
+  Partial<Pick<Job, "kind" | "supplies" | "lubePoints" | "parts" | "steps">>;
+
+/** A look that has nothing to do with how it failed, by what the unit has. */
+function usualCare(job: Cared, has: WhatThereIs): Partial<Care> {
+  if (!has.moves)
+    return job.supplies?.includes("mains")
+      ? { look: { months: YEAR, why: "cord, plug and switch are looked over once a year" } }
+      : {};
+  const wears = job.lubePoints?.length ? "lubricant and wear are" : "wear is";
+  return {
+    // nobody lets a clock rest because it gets warm
+    says: `${has.hasMotor ? "Let it rest when it gets warm. " : ""}A new noise is worth a telephone call.`,
+    look: { months: YEAR, why: `${wears} looked at once a year of the same use` },
+  };
+}
 
 /** Hard daily use: everything comes twice as soon. */
 const HARD = 0.5;
 
-/** Care by the causes that somebody confirmed, the next look the soonest of theirs. */
-export function careOf(job: Pick<Job, "causes" | "past" | "foodContact"> & Partial<Pick<Job, "supplies">>): {
+/** What a customer is told so that it lasts. */
+export interface CareTold {
   readonly says: readonly string[];
-  readonly months: number;
-  readonly why: string;
-} {
+  /** left out: nothing in it wears that anybody would look at */
+  readonly look?: { readonly months: number; readonly why: string };
+  /** at what sign it comes back before */
+  readonly sooner: string;
+}
+
+/** Care by the causes that somebody confirmed, the next look the soonest of theirs. */
+export function careOf(job: Cared): CareTold {
+  const has = whatThereIs({ ...job, kind: job.kind ?? "" });
+  const isRenewed = job.parts === undefined || job.parts.some((p) => p.renew);
   const chosen = (job.causes.chosen ?? []).flatMap((c) => CARE[c] ?? []);
-  // nobody lets a clock rest because it gets warm
-  const isStill =
-    (job.supplies?.length ?? 0) > 0 && job.supplies?.every((s) => s === "spring" || s === "hand");
-  const usual = isStill ? { ...USUAL, says: "A new noise is worth a telephone call." } : USUAL;
-  const care = chosen.length ? chosen : [usual];
-  const soonest = care.reduce((a, b) => (b.look.months < a.look.months ? b : a));
+  const care: readonly Partial<Care>[] = chosen.length ? chosen : [usualCare(job, has)];
+  const looks = care.flatMap(({ look }) => (look ? [look === WEAR && !isRenewed ? HOLDS : look] : []));
+  const soonest = looks.length ? looks.reduce((a, b) => (b.months < a.months ? b : a)) : undefined;
   const hard = job.past?.load === "hard";
   return {
     says: [
-      ...new Set(care.map((c) => forOwner(c.says, job.supplies))),
+      ...new Set(care.flatMap((c) => (c.says ? [forOwner(c.says, job.supplies)] : []))),
       ...(job.foodContact ? ["Wash what touches food at once after use, and let it dry."] : []),
     ],
-    months: Math.max(1, Math.round(soonest.look.months * (hard ? HARD : 1))),
-    why: hard ? `${soonest.look.why}; in hard use twice as soon` : soonest.look.why,
+    ...(soonest
+      ? {
+          look: {
+            months: Math.max(1, Math.round(soonest.months * (hard ? HARD : 1))),
+            why: hard ? `${soonest.why}; in hard use twice as soon` : soonest.why,
+          },
+        }
+      : {}),
+    sooner: has.moves ? "Sooner at the first click or new noise." : "Sooner if it does it again.",
   };
 }
 
@@ -155,21 +182,23 @@ export function forOwner(says: string, supplies: readonly Supply[] = []): string
 }
 
 /** What can hurt at a unit, as its owner is told. */
-export const customerCaution = (hazard: Hazard, supplies?: readonly Supply[]): string =>
-  forOwner(CUSTOMER_CAUTIONS[hazard], supplies);
+export const customerCaution = (hazard: Hazard, supplies?: readonly Supply[], kind = ""): string =>
+  forOwner(CUSTOMER_CAUTIONS[hazard], supplies) +
+  (hazard === "pressure" && whatThereIs({ kind }).isCooled
+    ? " Its refrigerant is for licensed hands only."
+    : "");
 
 /** What a customer must know of what can hurt at the unit, however well it was repaired. */
 export const CUSTOMER_CAUTIONS: Readonly<Record<Hazard, string>> = {
   blade: "Before a hand comes near the blade, {off}; and do not run it without its guard.",
-  spring: "A wound spring is under force: do not take covers off.",
+  spring: "A spring inside it is under force: leave its covers on.",
   "stored-charge":
     "It can hold a charge when it is switched off and disconnected: leave its inside to a workshop.",
-  pressure:
-    "It can be under pressure: let that off before anything is undone. Where it holds refrigerant, only licensed hands go inside.",
+  pressure: "It can be under pressure: let that off before anything is undone.",
   heat: "It gets hot where it works: let it cool before it is cleaned or put away.",
   fuel: "Fuel it cold and outdoors, and never run it in a closed room.",
   lithium:
     "Charge it with its own charger, not below freezing, and bring it in if a cell swells, smells or gets hot.",
-  heavy: "It is heavy: lift it by two, and stand it where it cannot tip.",
+  heavy: "It is heavy: lift it with two people, and stand it where it cannot tip.",
   glass: "Glass breaks without warning once it is chipped: do not use it with a chip.",
 };

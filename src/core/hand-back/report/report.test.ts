@@ -37,14 +37,22 @@ describe("care by cause", () => {
   });
   it("the soonest look of several causes counts, twice as soon in hard use; without a cause there is the usual one", () => {
     const job = { causes: { chosen: ["jam", "crumbs"] }, past: {}, foodContact: false } as const;
-    expect(careOf({ ...job, causes: { chosen: ["jam", "crumbs"] } }).months).toBe(3);
-    expect(careOf({ ...job, causes: { chosen: ["jam"] }, past: { load: "hard" } })).toMatchObject({
+    expect(careOf({ ...job, causes: { chosen: ["jam", "crumbs"] } }).look?.months).toBe(3);
+    expect(careOf({ ...job, causes: { chosen: ["jam"] }, past: { load: "hard" } }).look).toMatchObject({
       months: 6,
       why: expect.stringContaining("hard use"),
     });
     const none = careOf({ causes: {}, past: {}, foodContact: true });
     expect(none.says).toHaveLength(2);
-    expect(nextLookSays(none)).toMatch(/^in 12 months of the same use: /);
+    expect(none.look && nextLookSays(none.look)).toMatch(/^in 12 months of the same use: wear is/);
+    const lamp = careOf({
+      causes: {},
+      past: {},
+      foodContact: false,
+      kind: "desk lamp",
+      supplies: ["battery"],
+    });
+    expect(lamp).toEqual({ says: [], sooner: "Sooner if it does it again." });
     expect(nextLookSays({ months: 1, why: "it seeps" })).toBe("in a month of the same use: it seeps");
   });
 });

@@ -1,31 +1,24 @@
-import { type Bill, billOf, shippingOf } from "../../charge/bill";
-import { type FittedParts, fittedParts } from "../../charge/fitted";
-import { hardwareInWords } from "../../hardware/piece";
+import { lockerCure, lockerRefused } from "../../hardware/bench/locker";
+import { wasLocked } from "../../hardware/piece";
 import { endingNamed } from "../../job/ending";
 import { sizeOf } from "../../job/gear-notes";
 import { ON_PAPER } from "../../job/going-home";
-import { goingInOf } from "../../job/going-in";
 import type { Job } from "../../job/job";
-import { DOES_NOT_APPLY, failedRunOf, finalKey } from "../../job/keys";
+import { finalKey, undoKey } from "../../job/keys";
 import { partNamed } from "../../job/part";
-import { pieceNamed } from "../../job/piece-named";
-import { type Service, serviceSays } from "../../job/service";
 import { CAUSE_RULES } from "../../judge/cause-rules";
 import { FAILURE_MODES, greaseStatesIn, isFailure, modeNamed, symptomSays } from "../../judge/failure-modes";
-import { LEAST_WEIGHED_G } from "../../lube/slips";
-import type { QuoteLine } from "../../match/quote/quote";
-import { insteadOf } from "../../order/missing";
-import { money } from "../../quantity/money";
-import { capital, listed, sentence } from "../../sentence";
-import { finalChecks } from "../final-checks";
+import { capital, listed } from "../../sentence";
 import { LOOSE_ITEMS, looseItemsInWords } from "../loose-items";
 import { OLD_PARTS, oldPartsInWords } from "../old-parts";
-import type { Block, ListItem, Report, Row, Section, SheetPicture } from "./blocks";
+import { billed, theBill } from "./bill-section";
+import { type Block, type ListItem, type Report, type Section, type SheetPicture, words } from "./blocks";
 import { careOf, customerCaution, nextLookSays } from "./care";
-import { inUnits } from "./in-units";
 import type { ReportInput } from "./report-input";
 import { lubricantRows, partRows } from "./rows-of-parts";
 import { sameViews } from "./same-views";
+import { allTests, testsOf } from "./tests-section";
+import { whatWasDone } from "./what-was-done";
 
 /**
  * The return sheet of a job: what was wrong and why, what was done, what went in, how it was tested, how it
@@ -67,13 +60,12 @@ export function reportOf(input: ReportInput): Report {
       ...(repaired ? [soThatItLasts(input)] : []),
       ...(repaired ? [theBill(input, bill)] : []),
       ...signed(input),
-    ].filter((s) => s.blocks.some((b) => b.is !== "rows" || b.rows.length > 0)),
+    ].filter((s) =>
+      s.blocks.some((b) => (b.is === "rows" ? b.rows : b.is === "list" ? b.items : [b]).length > 0),
+    ),
     annex: input.form === "short" ? [] : annexOf(input),
   };
 }
-
-const words = (says: string | undefined, more: { strong?: boolean; small?: boolean } = {}): Block[] =>
-  says ? [{ is: "words", says, ...more }] : [];
 
 function broughtIn({ job, day }: ReportInput): Section {
   const by = job.customerName ? `${job.customerName}, taken in` : "Taken in";
@@ -100,7 +92,7 @@ function whatWasWrong(job: Job): Section {
   const looked = job.findings.filter((f) => f.mode && !isFailure(f.mode));
   const states = greaseStatesIn(job.greaseStates).filter((g) => g.state !== "good");
   const causes = [
-    ...(job.causes.chosen ?? []).flatMap((c) => CAUSE_RULES.find((r) => r.cause === c)?.says ?? []),
+    ...(job.causes.chosen ?? []).flatMap((c) => CAUSE_RULES.find((r) => r.cause === c)?.told ?? []),
     job.causes.words,
   ].filter(Boolean);
   const items: ListItem[] = [
@@ -128,7 +120,7 @@ function whatWasWrong(job: Job): Section {
         ]
       : []),
     ...states.map((g) => ({ says: `The old lubricant: ${g.told}.` })),
-    ...(failed.length + looked.length + states.length === 0 && !job.nothingFailed
+    ...(failed.length + looked.length + states.length === 0 && !job.nothingFailed && !job.steps.length
       ? [{ says: "It was not examined." }]
       : []),
     ...(causes.length ? [{ lead: "Why", says: causes.join(". ") }] : []),
@@ -136,155 +128,25 @@ function whatWasWrong(job: Job): Section {
   return { title: failed.length ? "What was wrong" : "What was found", blocks: [{ is: "list", items }] };
 }
 
-/**
- * A bond is said with its limits: it is the one mending that a customer can undo by washing or heating it.
- */
-const BOND_LIMITS =
-  "It is not as strong as the part was when it was new: no blows, no hot water, no solvent.";
-
-const serviceDone = (job: Job, { do: what, part, note }: Service): string =>
-  sentence(`${serviceSays(what)} ${part ? partNamed(job, part) : "the case"}${note ? `: ${note}` : ""}`) +
-  (what === "bond" ? ` ${BOND_LIMITS}` : "");
-
-function whatWasDone({ job, shop }: ReportInput): Section {
-  const ending = job.ending && endingNamed(job.ending.how);
-  const together = job.steps.length > 0 && (ending?.together ?? true);
-  const steps = `${job.steps.length} ${job.steps.length === 1 ? "step" : "steps"}`;
-  const counted = job.steps.some((s) => s.hardware?.length)
-    ? "; every screw, washer and clip counted out and back"
-    : "";
-  const done = [
-    together && `Taken apart in ${steps} and put together again${counted}.`,
-    ...(together && !ending ? renewedAndGreased(job) : []),
-    ...(together && !ending ? job.services.map((v) => serviceDone(job, v)) : []),
-    ...(together
-      ? insteadOf(job).map(
-          ({ piece, qty, from }) =>
-            `${capital(hardwareInWords({ ...piece, qty, at: undefined }))} went in for what was lost on the bench, from: ${from}.`,
-        )
-      : []),
-    ...(together && !ending
-      ? goingInOf(job).flatMap((g) =>
-          g.staysOut.map((p) => `Left out: ${pieceNamed(job, p)}, because ${p.why}.`),
-        )
-      : []),
-    ...job.answers.flatMap((a) => {
-      const n = failedRunOf(a.question);
-      return n === undefined ? [] : [`Opened again${n === "1" ? "" : ` (${n})`}: ${sentence(a.note ?? "")}`];
-    }),
-    job.steps.length === 0 && "It was not taken apart.",
-  ].filter(Boolean);
-  return {
-    title: "What was done",
-    blocks: [
-      ...(ending && job.ending
-        ? words(
-            [
-              ending.tells,
-              sentence(job.ending.why),
-              job.ending.amount !== undefined &&
-                `${money(job.ending.amount, shop.currency)} ${job.ending.how === "bought-out" ? "paid to the customer" : "due"}.`,
-            ]
-              .filter(Boolean)
-              .join(" "),
-            { strong: true },
-          )
-        : []),
-      ...words(
-        job.warrantyOf
-          ? `Came back within the warranty of ${job.warrantyOf}: the work is not charged.`
-          : undefined,
-      ),
-      ...words(done.join(" ") || undefined),
-      ...advisedAgainst(job),
-    ],
-  };
-}
-
-/** What went in new, and what was lubricated with what. */
-function renewedAndGreased(job: Job): string[] {
-  const renewed = job.parts.filter((p) => p.renew).map((p) => partNamed(job, p.id));
-  const besides = goingInOf(job).flatMap((g) => g.with.filter((c) => !c.without).map((c) => c.name));
-  const filled = (job.chambers ?? []).flatMap((c) => {
-    const points = job.lubePoints.filter((g) => g.chamber === c.id && g.lubricant);
-    const isIn =
-      points.length > 0 &&
-      points.every((g) => g.weighedGrams !== undefined || (g.grams ?? 0) < LEAST_WEIGHED_G);
-    const names = [...new Set(points.map((g) => g.lubricant ?? ""))];
-    return isIn
-      ? [`${capital(c.name)}: ${job.washed ? "cleaned, and " : ""}lubricated with ${listed(names)}.`]
-      : [];
+/** Until when locked screws are not loaded fully, where that is later than it goes home. */
+function fullLoad({ job, time, now }: ReportInput): string | undefined {
+  const full = job.steps.flatMap((s) => {
+    const at = job.linesAt?.[undoKey(s.id)];
+    const locked = (s.hardware ?? []).filter((h) => wasLocked(h) && !lockerRefused(h.into));
+    if (!at || !locked.length) return [];
+    const { fullMinutes } = lockerCure({ metals: locked.flatMap((h) => h.into ?? []) });
+    return [new Date(Date.parse(at) + fullMinutes * 60_000).toISOString()];
   });
-  return [...(renewed.length ? [`Renewed: ${listed([...renewed, ...besides])}.`] : []), ...filled];
+  const last = full.sort().at(-1);
+  return last !== undefined && last > (job.handedBackAt ?? now)
+    ? `Use it gently until ${time(last, true)}: the adhesive that locks its screws is fully hard then.`
+    : undefined;
 }
 
-/** What was advised against, or left by decision, and why: it is written down for both sides. */
-function advisedAgainst(job: Job): Block[] {
-  const items: ListItem[] = [
-    ...job.findings.flatMap((f) =>
-      f.fate === "decline"
-        ? [
-            {
-              lead: capital(partNamed(job, f.part)),
-              says: `not worth it${f.fateWhy ? `: ${f.fateWhy}` : ""}`,
-            },
-          ]
-        : [],
-    ),
-    ...(job.chambers ?? []).flatMap((c) =>
-      c.override !== undefined
-        ? [
-            {
-              lead: capital(c.name),
-              says: `not a lubricant registered for food contact, by decision: ${c.override}`,
-            },
-          ]
-        : [],
-    ),
-  ];
-  return items.length
-    ? [
-        { is: "words", says: "Advised against:", strong: true },
-        { is: "list", items },
-      ]
-    : [];
-}
-
-/**
- * Each with its figure, its limit, its instrument and when it was answered. What became of old parts is said
- * below.
- */
-function testsOf({ job, shop, units, day, time }: ReportInput): Section {
-  const asked = finalChecks(job, shop.limits)
-    .filter((c) => !c.choices)
-    .map((c) => ({ c, a: job.answers.find((x) => x.question === finalKey(c.check)) }))
-    // what the unit does not have was not tested
-    .filter(({ a }) => a?.answer !== DOES_NOT_APPLY);
-  const days = new Set(asked.flatMap(({ a }) => (a ? [day(a.at)] : [])));
-  const tests = asked.map(({ c, a }) => {
-    const answer = !a
-      ? "open"
-      : a.value !== undefined
-        ? inUnits(a.value, a.unit ?? "", units)
-        : a.answer === "yes"
-          ? "✓ yes"
-          : "left out";
-    const under = [a?.note && (a.value === undefined ? a.note : `Limit: ${a.note}`), a?.instrument]
-      .filter(Boolean)
-      .join("; ");
-    return {
-      asks: c.asks.replace(/\?$/, ""),
-      answer,
-      ...(a ? { at: time(a.at, days.size > 1) } : {}),
-      ...(under ? { under } : {}),
-    };
-  });
-  const [only] = days;
-  return { title: days.size === 1 ? `Tests, ${only}` : "Tests", blocks: [{ is: "tests", tests }] };
-}
-
-function soThatItLasts({ job, shop }: ReportInput): Section {
+function soThatItLasts(input: ReportInput): Section {
+  const { job, shop } = input;
   const care = careOf(job);
+  const nextLook = job.home?.nextLook ?? (care.look && nextLookSays(care.look));
   return {
     title: "So that it lasts",
     blocks: [
@@ -292,79 +154,20 @@ function soThatItLasts({ job, shop }: ReportInput): Section {
         is: "list",
         items: [
           ...care.says.map((says) => ({ says })),
-          ...(job.hazards ?? []).map((h) => ({ lead: "Caution", says: customerCaution(h, job.supplies) })),
+          ...(job.hazards ?? []).map((h) => ({
+            lead: "Caution",
+            says: customerCaution(h, job.supplies, job.kind),
+          })),
         ],
       },
       ...words(
-        `Next look ${(job.home?.nextLook ?? nextLookSays(care)).replace(/\.$/, "")}. Sooner at the first click or new noise.`,
+        [nextLook && `Next look ${nextLook.replace(/\.$/, "")}.`, care.sooner].filter(Boolean).join(" "),
       ),
+      ...words(fullLoad(input)),
       ...words(
         shop.warrantyMonths > 0
           ? `Warranty of the shop: ${shop.warrantyMonths} months on the work and on the parts named here, not on what wears, nor on what was advised against. Your rights by law stand beside it.`
           : undefined,
-      ),
-    ],
-  };
-}
-
-const agreedOf = (job: Job) => job.quotes.filter((q) => q.answer === "accepted").at(-1);
-
-/** What it is charged, with what went in. */
-function billed(input: ReportInput): { readonly parts: FittedParts; readonly bill: Bill } {
-  const { job, shop, beside } = input;
-  const parts = fittedParts(input);
-  const bill = billOf({
-    charges: parts.charges,
-    shipping: shippingOf(job.orders),
-    beside,
-    agreed: agreedOf(job),
-    rates: shop.rates,
-    free: job.warrantyOf !== undefined,
-  });
-  return { parts, bill };
-}
-
-function theBill({ job, shop, day }: ReportInput, bill: Bill): Section {
-  const agreed = agreedOf(job);
-  const amount = (x: number): string => money(x, shop.currency);
-  const of = (...what: QuoteLine["what"][]): QuoteLine[] => bill.lines.filter((l) => what.includes(l.what));
-  const line = (what: string, lines: readonly QuoteLine[], says = ""): Row[] => {
-    const sum = lines.reduce((total, l) => total + l.amount, 0);
-    return sum > 0 ? [{ what, says, amount: amount(sum) }] : [];
-  };
-  const minutes = of("work").reduce((sum, l) => sum + (Number.parseFloat(l.qty) || 0), 0);
-  const more = bill.quoted === undefined ? 0 : Math.round((bill.total - bill.quoted) * 100) / 100;
-  const rows: Row[] = [
-    ...line("Parts", of("part")),
-    // nobody had to agree to it: by what it was worked out is said
-    ...line("Work", of("work"), agreed ? "" : `${Math.round(minutes)} min, by the plan`),
-    ...line("Lubricant and cleaning", of("consumable")),
-    ...line("Shipping", of("shipping")),
-    ...(bill.tax > 0 ? [{ what: "Tax", says: `${shop.rates.taxPercent} %`, amount: amount(bill.tax) }] : []),
-    {
-      what: job.warrantyOf
-        ? "Total: not charged"
-        : agreed
-          ? `Total, with work and tax; as ${agreed.byWhom || "the customer"} agreed on ${day(agreed.answeredOn ?? agreed.madeAt)}: ${amount(agreed.total)}`
-          : "Total, with work and tax",
-      says: "",
-      ...(job.warrantyOf ? {} : { amount: amount(bill.total) }),
-      strong: true,
-    },
-  ];
-  return {
-    title: "What it costs",
-    blocks: [
-      { is: "rows", rows },
-      ...words(
-        more > 0
-          ? `${amount(more)} more than was agreed.`
-          : more < 0 && !job.warrantyOf
-            ? `${amount(-more)} less than was agreed.`
-            : undefined,
-        {
-          small: true,
-        },
       ),
     ],
   };
@@ -414,8 +217,9 @@ function oldParts(job: Job): string | undefined {
     : `Old parts go back to the customer: ${which}.`;
 }
 
-/** Gear faces with their marks, pictures before and after of the same view, pictures of what came with it. */
-function annexOf({ job }: ReportInput): Section[] {
+/** All tests, gear faces with their marks, pictures before and after of the same view, pictures of what came with it. */
+function annexOf(input: ReportInput): Section[] {
+  const { job } = input;
   const failed = failedOf(job);
   const pictures = sameViews(job)
     .flatMap(({ says, before, after }): SheetPicture[] => [
@@ -445,6 +249,7 @@ function annexOf({ job }: ReportInput): Section[] {
       : [],
   );
   return [
+    ...allTests(input),
     ...(pictures.length ? [{ title: "Pictures", blocks: [{ is: "pictures" as const, pictures }] }] : []),
     ...(gears.length ? [{ title: "Gears, drawn from their numbers", blocks: gears }] : []),
     ...(loose.length

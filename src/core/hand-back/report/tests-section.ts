@@ -1,0 +1,94 @@
+import type { Answer } from "../../job/answer";
+import { DOES_NOT_APPLY, finalKey } from "../../job/keys";
+import type { FinalCheck } from "../final-check";
+import { finalChecks } from "../final-checks";
+import { type Section, type TestRow, words } from "./blocks";
+import { inUnits } from "./in-units";
+import type { ReportInput } from "./report-input";
+
+interface Asked {
+  readonly c: FinalCheck;
+  readonly a: Answer | undefined;
+}
+
+/** What the unit was tested by: what it does not have was not tested, what became of things is said below. */
+const askedOf = ({ job, shop }: ReportInput): Asked[] =>
+  finalChecks(job, shop.limits)
+    .filter((c) => !c.each && !c.choices)
+    .map((c) => ({ c, a: job.answers.find((x) => x.question === finalKey(c.check)) }))
+    .filter(({ a }) => a?.answer !== DOES_NOT_APPLY);
+
+/** A run that had its time says nothing more. */
+const RAN = /^ran [\d.]+ min$/;
+/** What a customer looks for: figures, what it was brought in for, its own work, and what was left out. */
+const isTold = ({ c, a }: Asked): boolean =>
+  a !== undefined &&
+  (a.answer !== "yes" ||
+    a.value !== undefined ||
+    (a.note !== undefined && !RAN.test(a.note)) ||
+    c.told === true);
+
+/**
+ * The tests on the customer's page: each figure with its limit and its instrument, what it was brought in for;
+ * the others are counted, and stand in the annex one by one.
+ */
+export function testsOf(input: ReportInput): Section {
+  const asked = askedOf(input);
+  const { title, rows } = titled(input, asked);
+  const told = rows.filter((_, i) => isTold(asked[i] as Asked));
+  const passed = asked.filter((x) => x.a && !isTold(x)).length;
+  const open = asked.filter(({ a }) => !a).length;
+  if (open === asked.length) return { title, blocks: words(open ? "Not tested yet." : undefined) };
+  return {
+    title,
+    blocks: [
+      ...(told.length ? [{ is: "tests" as const, tests: told }] : []),
+      ...words(
+        [
+          passed > 0 && `${checks(passed, told.length > 0)} passed.`,
+          open > 0 && `${checks(open, false)} still open.`,
+        ]
+          .filter(Boolean)
+          .join(" "),
+      ),
+    ],
+  };
+}
+
+const checks = (n: number, more: boolean): string =>
+  `${n === 1 ? "One" : n}${more ? " more" : ""} ${n === 1 ? "check" : "checks"}`;
+
+/** All tests with their figures, limits, instruments and times, for the next shop. */
+export function allTests(input: ReportInput): Section[] {
+  const asked = askedOf(input);
+  return asked.some((x) => x.a && !isTold(x))
+    ? [{ title: "All tests", blocks: [{ is: "tests", tests: titled(input, asked).rows }] }]
+    : [];
+}
+
+function titled(
+  { units, day, time }: ReportInput,
+  asked: readonly Asked[],
+): { readonly title: string; readonly rows: readonly TestRow[] } {
+  const days = new Set(asked.flatMap(({ a }) => (a ? [day(a.at)] : [])));
+  const rows = asked.map(({ c, a }): TestRow => {
+    const answer = !a
+      ? "open"
+      : a.value !== undefined
+        ? inUnits(a.value, a.unit ?? "", units)
+        : a.answer === "yes"
+          ? "✓ yes"
+          : "left out";
+    const under = [a?.note && (a.value === undefined ? a.note : `Limit: ${a.note}`), a?.instrument]
+      .filter(Boolean)
+      .join("; ");
+    return {
+      asks: c.asks.replace(/\?$/, ""),
+      answer,
+      ...(a ? { at: time(a.at, days.size > 1) } : {}),
+      ...(under ? { under } : {}),
+    };
+  });
+  const [only] = days;
+  return { title: days.size === 1 ? `Tests, ${only}` : "Tests", rows };
+}
