@@ -5,7 +5,7 @@ import { endingNamed } from "../job/ending";
 import { companionSays } from "../job/goes-in";
 import { companionsOpen, type GoingIn, goingInOf } from "../job/going-in";
 import type { Job } from "../job/job";
-import { finalKey, safetyKey, struckOf, undoKey } from "../job/keys";
+import { finalKey, NOT_YET, safetyKey, struckOf, undoKey } from "../job/keys";
 import { onceFor } from "../job/once-for";
 import { partName } from "../job/part";
 import type { WeighedPoint } from "../job/service";
@@ -21,6 +21,7 @@ import { lessMissing, missingOf } from "../order/missing";
 import { isLineDone } from "../order/rebuild-line";
 import { type RebuildPlan, rebuildPlan } from "../order/rebuild-plan";
 import { safetyGate } from "../safety/gate";
+import type { SafetyQuestion } from "../safety/question";
 import { type Gate, type JobFacts, openGates } from "./open-gates";
 
 /** From half a gram on an amount is weighed; less is a film or a drop. */
@@ -34,6 +35,12 @@ export const safetyOpen = (job: Job): string[] =>
   safetyGate(job)
     .map((q) => q.gate)
     .filter((g) => !answered(job, safetyKey(g)));
+
+/** Questions of the safety gate that could not be answered before the first screw. */
+export const safetyLater = (job: Pick<Job, "answers" | "supplies" | "hazards">): SafetyQuestion[] =>
+  safetyGate(job).filter((q) =>
+    job.answers.some((a) => a.question === safetyKey(q.gate) && a.answer === NOT_YET),
+  );
 
 /** A unit that goes back as it was is put together without what a repair adds. */
 const asItWas = (job: Job): Job => ({
@@ -102,6 +109,7 @@ export const factsOf: (job: Job) => JobFacts = onceFor((job: Job) => {
     classOpen: job.supplies.includes("mains") && job.protectionClass === undefined,
     hazardsSaid: job.hazards !== undefined,
     safetyOpen: safetyOpen(job),
+    safetyLater: safetyLater(job).map((q) => q.asks),
     stepsLaidDown: job.steps.length,
     stripFinished: job.stripFinished,
     ending: job.ending && endingNamed(job.ending.how),

@@ -14,6 +14,8 @@ export interface JobFacts {
   /** what can hurt at it was said; nothing is an answer */
   readonly hazardsSaid: boolean;
   readonly safetyOpen: readonly string[];
+  /** questions of the safety gate that sat inside, and are not answered yet */
+  readonly safetyLater: readonly string[];
   readonly stepsLaidDown: number;
   readonly stripFinished: boolean;
   /** it ends without its repair: it goes back together, or it does not */
@@ -105,6 +107,8 @@ export function openGates(stage: Stage, f: JobFacts): Gate[] {
     case "strip":
       for (const q of f.safetyOpen) out.push({ gate: safetyKey(q), says: "Answer the safety gate." });
       unless(f.stepsLaidDown > 0, "steps", "Lay down the first step.");
+      for (const asks of f.safetyLater)
+        out.push({ gate: `safety-later:${asks}`, says: `Not answered at the safety gate yet: ${asks}` });
       unless(f.stripFinished, "finished", "Say that the strip is complete.");
       break;
     case "judge":

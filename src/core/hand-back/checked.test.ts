@@ -20,7 +20,10 @@ describe("the last checks and the care of twenty units", () => {
       foodContact: unit.foodContact ?? false,
       supplies: [...(unit.supplies ?? [])],
     });
-    const told = [...care.says, ...(unit.hazards ?? []).map((h) => customerCaution(h, unit.supplies))];
+    const told = [
+      ...care.says,
+      ...(unit.hazards ?? []).flatMap((h) => customerCaution(h, unit.supplies) ?? []),
+    ];
     const text = `${[...checks, ...told.map((says) => `owner: ${says}`)].join("\n")}\n`;
     expect(text).not.toMatch(/undefined|null|\{|\}/);
     await expect(text).toMatchFileSnapshot(`./checked/${kind.replaceAll(" ", "-")}.txt`);

@@ -136,8 +136,8 @@ describe("what goes in into a unit", () => {
         ],
       }),
     ).toEqual([
-      { key: "p1", for: "wheel", got: { from: "kit" } },
-      { key: "p1 P-3", says: "2 × Cross pin, P-3", got: { from: "counter", price: 2.5 } },
+      { key: "p1", part: "p1", for: "wheel", got: { from: "kit" } },
+      { key: "p1 P-3", part: "p1", says: "2 × Cross pin, P-3", got: { from: "counter", price: 2.5 } },
     ]);
   });
 });

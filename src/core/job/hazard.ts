@@ -14,7 +14,19 @@ export const HAZARD_WORDS = [
   { hazard: "lithium", says: "lithium cells" },
   { hazard: "heavy", says: "heavy" },
   { hazard: "glass", says: "glass" },
+  // seldom: behind one press where they are ticked
+  { hazard: "hanging", says: "hanging load, sprung door" },
+  { hazard: "abrasive", says: "grinding wheel" },
+  { hazard: "dust", says: "harmful dust, mould" },
+  { hazard: "soiled", says: "blood, droppings" },
+  { hazard: "static", says: "board that static kills" },
+  { hazard: "mercury", says: "mercury" },
+  { hazard: "picture-tube", says: "picture tube" },
+  { hazard: "laser", says: "laser" },
+  { hazard: "restart", says: "starts by itself" },
 ] as const;
+/** Those that a shop meets every day; the others are behind one press. */
+export const USUAL_HAZARD_COUNT = 9;
 export const HAZARD_NAMES = HAZARD_WORDS.map((h) => h.hazard);
 export const hazard = z.enum(HAZARD_NAMES, { error: `is none of: ${HAZARD_NAMES.join(", ")}` });
 export type Hazard = z.infer<typeof hazard>;

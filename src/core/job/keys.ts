@@ -80,6 +80,8 @@ const within =
   (prefix: string) =>
   (key: string): string | undefined =>
     key.startsWith(prefix) ? key.slice(prefix.length) : undefined;
+/** An answer to the safety gate: it sits inside, and is asked again at every step. */
+export const NOT_YET = "not-yet";
 /** What was struck out, as the plan knows it; undefined: it is another key. @example "hooks@s3" */
 export const struckOf = within(PREFIX.struck);
 /** Which failed run a key stands for; undefined: it is another key. */

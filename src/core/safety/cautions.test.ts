@@ -42,6 +42,13 @@ describe("a caution stands at the step where the hazard is", () => {
     expect(says).toMatch(expected);
   });
 
+  it("of an earth lead, by its colours or where it goes: off last", () => {
+    const off = (colour: string, to: string) =>
+      cautionsFor({ id: "s1", needs: [], wires: [{ colour, to }] } as never, [], "off").join();
+    expect(off("green-yellow", "frame")).toMatch(/comes off last/);
+    expect(off("bare", "earth stud")).toMatch(/comes off last/);
+    expect(off("green", "3")).toBe("");
+  });
   it("and not where there is none", () => {
     expect(off({ action: "lift-off" }, "hopper")).toBe("");
     // words of a name are no danger: what a guard guards, what a plate holds, what nobody weighed

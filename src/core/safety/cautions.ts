@@ -33,6 +33,14 @@ const SAYS = {
   heavy: "Heavy or awkward: both hands, clear a place for it first.",
 } as const;
 
+/** An earth lead by its colours, or by where it goes; green alone is one only by that. */
+const hasEarthLead = (s: StripStep): boolean =>
+  (s.wires ?? []).some(
+    (w) =>
+      /\bgreen\b.*\byellow\b|\byellow\b.*\bgreen\b/i.test(w.colour) ||
+      /\b(?:earth|ground|pe)\b|⏚/i.test(w.to ?? ""),
+  );
+
 const wasDriven = (s: StripStep): boolean => s.action === "drive-out" || s.freed?.how === "drive";
 
 /** What is said of a spring that is under load, or flies. */
@@ -85,6 +93,13 @@ export const CAUTIONS: readonly Caution[] = [
     when: "back",
     says: "There was thread locker on a screw into plastic: none goes back. It does not set there, and cracks ABS and polycarbonate days later. Clean the thread dry.",
     applies: (s) => (s.hardware ?? []).some((h) => wasLocked(h) && isPlastic(h.into)),
+  },
+  {
+    // going back, its assembly says that it goes on first
+    hazard: "earth-last",
+    when: "off",
+    says: "Earth lead: it comes off last.",
+    applies: (s) => hasEarthLead(s),
   },
   {
     hazard: "stored-charge",

@@ -14,7 +14,8 @@ describe("what can hurt at a kind of unit", () => {
   it("is what was said of it, else what is usual for what its name ends in, else nothing is proposed", () => {
     expect(proposedHazards("Deli slicer", {})).toEqual(["blade"]);
     expect(proposedHazards("microwave oven", {})).toEqual(["stored-charge", "heat"]);
-    expect(proposedHazards("robot mower", {})).toEqual(["blade", "lithium"]);
+    expect(proposedHazards("robot mower", {})).toEqual(["blade", "lithium", "restart"]);
+    expect(proposedHazards("chain hoist", {})).toEqual(["hanging", "heavy"]);
     expect(proposedHazards("petrol mower", {})).toEqual(["blade", "fuel", "heavy"]);
     expect(proposedHazards("pizza oven", {})).toEqual(["heat"]);
     expect(proposedHazards("deli slicer ", { "deli slicer": ["blade", "heavy"] })).toEqual([

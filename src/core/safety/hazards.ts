@@ -41,7 +41,58 @@ export const HAZARD_QUESTIONS: Readonly<Record<Hazard, Omit<SafetyQuestion, "gat
     asks: "Glass out, or wrapped?",
     why: "It breaks when the unit is turned over.",
   },
+  hanging: {
+    asks: "Load down or propped, door or arm held so that it cannot fall or fly up?",
+    why: "A spring or a rope holds it until the first screw is out.",
+  },
+  abrasive: {
+    asks: "Wheel or disc off, or in date, whole, and its guard on?",
+    why: "A wheel past its date or with a crack bursts. A resin wheel has its date on its ring.",
+  },
+  dust: {
+    asks: "Mask on, extraction or wet cloth ready, and no air jet?",
+    why: "Old linings, mould and fine wood or stone dust stay in the lung. What may be asbestos is for licensed hands.",
+  },
+  soiled: {
+    asks: "Gloves on, wiped with disinfectant, sharp things looked for?",
+    why: "Blood, droppings and bin water carry disease. Refuse it until it has been cleaned, if you have to.",
+  },
+  static: {
+    asks: "Wrist strap on, mat under it, boards into a bag?",
+    why: "A spark that nobody feels kills a board weeks later.",
+  },
+  mercury: {
+    asks: "Mercury switch, lamp or column found, and kept upright and whole?",
+    why: "What breaks gives off poison for months: nobody sweeps it up dry, air the room, and hand it in.",
+  },
+  "picture-tube": {
+    asks: "Anode discharged by a competent person, and the neck of the tube covered?",
+    why: "A tube holds tens of kilovolts for days, and implodes when its neck is knocked.",
+  },
+  laser: {
+    asks: "Supply off, beam path closed, and nobody looks into it?",
+    why: "An open laser blinds before the lid closes, and an infrared one is not seen.",
+  },
+  restart: {
+    asks: "Timer, thermostat, float or app shut off too, so that it cannot start by itself?",
+    why: "It stands still because it waits, not because it is off.",
+  },
 };
+
+/**
+ * Questions about what sits inside: where nobody can come to it yet, they are asked again at every step, and
+ * answered before the strip is complete.
+ */
+export const SITS_INSIDE: readonly string[] = [
+  "spring",
+  "spring-down",
+  "stored-charge",
+  "lithium",
+  "glass",
+  "static",
+  "mercury",
+  "picture-tube",
+];
 
 /** What must be shut off before the first screw, by what drives the unit. */
 export const SHUT_OFF: Readonly<Record<Supply, SafetyQuestion | null>> = {
@@ -92,7 +143,19 @@ export const USUAL_HAZARDS: Readonly<Record<string, readonly Hazard[]>> = {
   "microwave oven": ["stored-charge", "heat"],
   microwave: ["stored-charge", "heat"],
   oven: ["heat"],
-  "robot mower": ["blade", "lithium"],
+  "robot mower": ["blade", "lithium", "restart"],
+  "roller door": ["hanging", "spring", "heavy"],
+  "stair lift": ["hanging", "heavy"],
+  "patient lift": ["hanging", "heavy"],
+  winch: ["hanging"],
+  dishwasher: ["heavy"],
+  washer: ["heavy", "stored-charge"],
+  "bench grinder": ["abrasive"],
+  "disc cutter": ["abrasive"],
+  "cut-off saw": ["abrasive"],
+  "laser printer": ["laser", "heat"],
+  "sump pump": ["restart", "soiled"],
+  "cat litter box": ["soiled", "restart"],
   "pressure washer": ["pressure"],
   "ice maker": ["pressure"],
   freezer: ["pressure", "heavy"],
@@ -126,7 +189,7 @@ export const USUAL_HAZARDS: Readonly<Record<string, readonly Hazard[]>> = {
   "power bank": ["lithium"],
   scooter: ["lithium", "heavy"],
   treadmill: ["heavy"],
-  hoist: ["heavy"],
+  hoist: ["hanging", "heavy"],
   clock: ["spring"],
   "musical box": ["spring"],
 };

@@ -85,6 +85,34 @@ describe("the safety gate", () => {
     expect(view).toHaveProperty("recorder");
     expect(view?.frame.skipped).toEqual(["cells were taken out at the counter"]);
   });
+  it("what sits inside is asked again at every step, and answered before the strip is complete", async () => {
+    const number = await createJob({
+      kind: "music stand lid",
+      supplies: ["hand"],
+      hazards: ["spring", "blade"],
+      stage: "strip",
+    });
+    expect(refusal(await press(answerSafety, number, { gate: "blade", notYet: true }))).toBe(
+      "gate: Can be answered before the first screw",
+    );
+    await press(answerSafety, number, { gate: "spring", notYet: true });
+    for (const g of ["blade", "code"]) await press(answerSafety, number, { gate: g });
+    const later = async () => {
+      const view = await stripView(number);
+      return view && "recorder" in view
+        ? { later: view.recorder.later.map((q) => q.gate), gates: view.recorder.gates.map((g) => g.says) }
+        : undefined;
+    };
+    expect(await later()).toMatchObject({
+      later: ["spring"],
+      gates: expect.arrayContaining([expect.stringMatching(/^Not answered at the safety gate yet: Spring/)]),
+    });
+    await press(answerSafety, number, { gate: "spring" });
+    expect(await later()).toMatchObject({
+      later: [],
+      gates: expect.not.arrayContaining([expect.stringMatching(/^Not answered/)]),
+    });
+  });
   it("skipped for what drives the unit is working live: asked about at every step until it is shut off, and not on the customer’s sheet", async () => {
     const number = await createJob({
       kind: "trace heater",

@@ -3,7 +3,7 @@
 import { z } from "zod";
 import { Fault } from "@/core/fault";
 import { planOf } from "@/core/gates/job-facts";
-import { safetyKey } from "@/core/job/keys";
+import { NOT_YET, safetyKey } from "@/core/job/keys";
 import { jobPicture } from "@/core/job/picture";
 import { newStepFrom, recordedStep } from "@/core/job/recorded-step";
 import { stepThing } from "@/core/job/step-named";
@@ -11,6 +11,7 @@ import { ref, text } from "@/core/job/written";
 import { waysInto } from "@/core/order/access-plan";
 import { linesOpenedBy, offNow } from "@/core/order/off-again";
 import { safetyGate } from "@/core/safety/gate";
+import { SITS_INSIDE } from "@/core/safety/hazards";
 import { loadJob, thereIs } from "@/store/job";
 import { openLines, setAnswer } from "@/store/rebuild";
 import { changeStep, layDown, markPicture, setOrder, slide, toggleBundle } from "@/store/strip";
@@ -94,14 +95,29 @@ export async function setStripFinished(raw: z.infer<typeof finishInput>): Promis
   return act(finishInput, raw, ({ number, version, finished }) => completeStrip(number, version, finished));
 }
 
-const safetyInput = z.object({ ...onJob, gate: text, skipped: text.optional() });
+const safetyInput = z.object({
+  ...onJob,
+  gate: text,
+  skipped: text.optional(),
+  notYet: z.boolean().optional(),
+});
 
 /** Answers one question of the safety gate, or skips it with a written reason. */
 export async function answerSafety(raw: z.infer<typeof safetyInput>): Promise<ActionResult> {
-  return act(safetyInput, raw, async ({ number, version, gate, skipped }) => {
+  return act(safetyInput, raw, async ({ number, version, gate, skipped, notYet }) => {
     const job = thereIs(await loadJob(number), number);
     const asked = safetyGate(job).find((q) => q.gate === gate);
     if (!asked) throw new Fault("gate", "this unit is not asked that");
+    if (notYet) {
+      if (!SITS_INSIDE.includes(gate)) throw new Fault("gate", "can be answered before the first screw");
+      return setAnswer(
+        number,
+        version,
+        safetyKey(gate),
+        { answer: NOT_YET },
+        `safety gate: ${asked.asks} not yet, it sits inside`,
+      );
+    }
     if (skipped !== undefined && skipped.trim().length < 4)
       throw new Fault("reason", "write down why it is skipped");
     const answer = skipped === undefined ? { answer: "yes" } : { answer: "skipped", note: skipped.trim() };

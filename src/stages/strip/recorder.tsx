@@ -10,6 +10,7 @@ import { newStepFrom } from "@/core/job/recorded-step";
 import type { Stage } from "@/core/job/stages";
 import { asRecorded, EMPTY, type OpenStep, type Understood } from "@/core/recorder/open-step";
 import { opened } from "@/core/recorder/opened-again";
+import type { SafetyQuestion } from "@/core/safety/question";
 import { sentence } from "@/core/sentence";
 import { useKey } from "@/ui/keys";
 import { Mat, type MatDrop } from "@/ui/mat";
@@ -52,6 +53,8 @@ export interface RecorderProps {
   undo: readonly string[];
   tools: readonly string[];
   live: readonly LiveWork[];
+  /** questions of the safety gate that sat inside, and are not answered yet */
+  later: readonly SafetyQuestion[];
   /** what this shop said parts are, by their names in small letters */
   known: Readonly<Record<string, string>>;
   /** what is back in the machine, and may have come off again */
@@ -73,6 +76,7 @@ export function Recorder({
   undo,
   tools,
   live,
+  later,
   known,
   back,
   ghostFrom,
@@ -280,6 +284,7 @@ export function Recorder({
               noPlace={noPlace}
               tools={tools}
               live={live}
+              later={later}
               refused={laying.refused}
               lookAgain={lookAgain}
               onPickUp={(step) =>

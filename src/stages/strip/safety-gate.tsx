@@ -3,6 +3,7 @@
 import { ShieldAlert } from "lucide-react";
 import { useState } from "react";
 import { LIVE, REFERS } from "@/core/safety/gate";
+import { SITS_INSIDE } from "@/core/safety/hazards";
 import type { SafetyQuestion } from "@/core/safety/question";
 import { focusNow } from "@/ui/focus-now";
 import { KeyButton } from "@/ui/key-button";
@@ -40,13 +41,18 @@ export function SafetyGate({
         <h2 className="text-[44px]">{now.asks}</h2>
         <p className="says danger text-[22px]">{now.why}</p>
         {reason === null ? (
-          <div className="flex gap-3">
+          <div className="flex flex-wrap gap-3">
             <KeyButton keyName=" " look="main" onPress={yes} className="min-w-[300px] justify-center">
               Yes, checked
             </KeyButton>
             <KeyButton keyName="K" look="warn" onPress={() => setReason("")}>
               Skip, with a reason
             </KeyButton>
+            {SITS_INSIDE.includes(now.gate) && (
+              <KeyButton keyName="N" onPress={() => void run(answerSafety, { gate: now.gate, notYet: true })}>
+                Not yet: it sits inside
+              </KeyButton>
+            )}
             {REFERS.includes(now.gate) && (
               <KeyLink keyName="L" href={`/jobs/${number}/ending`}>
                 No: to licensed hands

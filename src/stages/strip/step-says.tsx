@@ -5,6 +5,7 @@ import type { LookAlike } from "@/core/hardware/look-alikes";
 import type { HardwareFacts } from "@/core/hardware/piece";
 import { pieceName } from "@/core/recorder/open-step";
 import { cautionsFor } from "@/core/safety/cautions";
+import type { SafetyQuestion } from "@/core/safety/question";
 import { sentence } from "@/core/sentence";
 import type { Pocket } from "@/ui/pocket";
 import { useJob } from "../saving/job-context";
@@ -69,6 +70,7 @@ export function StepSays({
   noPlace,
   tools,
   live,
+  later,
   refused,
   lookAgain,
   onPickUp,
@@ -82,6 +84,7 @@ export function StepSays({
   noPlace: string | null;
   tools: readonly string[];
   live: readonly LiveWork[];
+  later: readonly SafetyQuestion[];
   refused: readonly RefusedStep[];
   /** what Space stopped for once */
   lookAgain: string;
@@ -111,6 +114,18 @@ export function StepSays({
             onClick={() => void run(answerSafety, { gate: l.gate })}
           >
             No: it is shut off now
+          </button>
+        </p>
+      ))}
+      {later.map((q) => (
+        <p key={q.gate} className="says danger">
+          <b>Still to be answered: {q.asks}</b> {q.why}{" "}
+          <button
+            type="button"
+            className="min-h-[48px] font-bold underline"
+            onClick={() => void run(answerSafety, { gate: q.gate })}
+          >
+            Yes, now it is
           </button>
         </p>
       ))}

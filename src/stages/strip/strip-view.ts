@@ -1,4 +1,4 @@
-import { gatesOf } from "@/core/gates/job-facts";
+import { gatesOf, safetyLater } from "@/core/gates/job-facts";
 import type { Job } from "@/core/job/job";
 import { safetyOf } from "@/core/job/keys";
 import { partName } from "@/core/job/part";
@@ -79,6 +79,7 @@ export async function stripView(number: string): Promise<StripView | null> {
           ? [{ gate, why: a.note ?? "" }]
           : [];
       }),
+      later: safetyLater(job),
     },
   };
 }

@@ -1,6 +1,7 @@
 "use client";
 
-import { HAZARD_WORDS, type Hazard, hazardSays } from "@/core/job/hazard";
+import { useState } from "react";
+import { HAZARD_WORDS, type Hazard, hazardSays, USUAL_HAZARD_COUNT } from "@/core/job/hazard";
 import { PROTECTION_CLASSES, SUPPLY_WORDS } from "@/core/job/supply";
 import { KeyButton } from "@/ui/key-button";
 import type { SetTakeIn } from "./set-take-in";
@@ -111,31 +112,39 @@ export function WhatCanHurt({
   proposed,
   set,
 }: Pick<TakeInView, "job" | "proposed"> & Pick<SetTakeIn, "set">) {
+  const [all, setAll] = useState(false);
   const said = job.hazards;
   const shown: readonly Hazard[] = said ?? proposed ?? [];
   const say = (hazards: readonly Hazard[]): void => void set({ hazards: [...hazards] });
   return (
     <fieldset className="grid grid-cols-5 gap-1.5">
       <legend className="words">What can hurt at it{said ? "" : proposed ? ": is it so?" : "?"}</legend>
-      {HAZARD_WORDS.map(({ hazard, says }) => {
-        const on = shown.includes(hazard);
-        return (
-          <KeyButton
-            key={hazard}
-            className={`${CHIP} ${on && !said ? "border-dashed" : ""}`}
-            pressed={said ? on : undefined}
-            onPress={() =>
-              say(
-                on && said
-                  ? shown.filter((h) => h !== hazard)
-                  : [...shown.filter((h) => h !== hazard), hazard],
-              )
-            }
-          >
-            {on && !said ? `${says}?` : says}
-          </KeyButton>
-        );
-      })}
+      {HAZARD_WORDS.filter((h, i) => all || i < USUAL_HAZARD_COUNT || shown.includes(h.hazard)).map(
+        ({ hazard, says }) => {
+          const on = shown.includes(hazard);
+          return (
+            <KeyButton
+              key={hazard}
+              className={`${CHIP} ${on && !said ? "border-dashed" : ""}`}
+              pressed={said ? on : undefined}
+              onPress={() =>
+                say(
+                  on && said
+                    ? shown.filter((h) => h !== hazard)
+                    : [...shown.filter((h) => h !== hazard), hazard],
+                )
+              }
+            >
+              {on && !said ? `${says}?` : says}
+            </KeyButton>
+          );
+        },
+      )}
+      {!all && (
+        <KeyButton className={CHIP} onPress={() => setAll(true)} label="More that can hurt">
+          more …
+        </KeyButton>
+      )}
       <KeyButton
         keyName="Z"
         className={CHIP}

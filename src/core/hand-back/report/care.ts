@@ -181,15 +181,16 @@ export function forOwner(says: string, supplies: readonly Supply[] = []): string
   return capital(says.replace("{off}", off));
 }
 
-/** What can hurt at a unit, as its owner is told. */
-export const customerCaution = (hazard: Hazard, supplies?: readonly Supply[], kind = ""): string =>
-  forOwner(CUSTOMER_CAUTIONS[hazard], supplies) +
-  (hazard === "pressure" && whatThereIs({ kind }).isCooled
-    ? " Its refrigerant is for licensed hands only."
-    : "");
+/** What can hurt at a unit, as its owner is told; undefined: it hurts only who opens it. */
+export function customerCaution(hazard: Hazard, supplies?: readonly Supply[], kind = ""): string | undefined {
+  const says = CUSTOMER_CAUTIONS[hazard];
+  if (says === undefined) return undefined;
+  const cooled = hazard === "pressure" && whatThereIs({ kind }).isCooled;
+  return forOwner(says, supplies) + (cooled ? " Its refrigerant is for licensed hands only." : "");
+}
 
 /** What a customer must know of what can hurt at the unit, however well it was repaired. */
-export const CUSTOMER_CAUTIONS: Readonly<Record<Hazard, string>> = {
+export const CUSTOMER_CAUTIONS: Readonly<Record<Hazard, string | undefined>> = {
   blade: "Before a hand comes near the blade, {off}; and do not run it without its guard.",
   spring: "A spring inside it is under force: leave its covers on.",
   "stored-charge":
@@ -200,5 +201,15 @@ export const CUSTOMER_CAUTIONS: Readonly<Record<Hazard, string>> = {
   lithium:
     "Charge it with its own charger, not below freezing, and bring it in if a cell swells, smells or gets hot.",
   heavy: "It is heavy: lift it with two people, and stand it where it cannot tip.",
+  hanging: "What hangs on it, or is held up by its spring, is never stood under.",
+  abrasive: "Use no wheel that is out of date, chipped, or marked for less speed than it has.",
+  dust: "Its dust harms the lung: clean it outdoors or wet, with a mask.",
+  soiled: "Rinse it before it is brought in again, and wear gloves when it is cleaned.",
+  mercury: "There is mercury in it: if it breaks, air the room, and take it to the collecting point.",
+  "picture-tube": "Its tube holds high voltage and breaks inwards: leave its back on.",
+  laser: "Never look into its beam, and leave its case closed.",
+  restart: "It starts by itself: {off} before a hand goes in.",
+  // of no use to its owner
+  static: undefined,
   glass: "Glass breaks without warning once it is chipped: do not use it with a chip.",
 };

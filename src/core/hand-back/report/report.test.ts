@@ -59,7 +59,11 @@ describe("care by cause", () => {
 
 it("whatever can hurt at a unit has its caution for the customer", () => {
   expect(Object.keys(CUSTOMER_CAUTIONS).sort()).toEqual([...HAZARD_NAMES].sort());
-  for (const h of HAZARD_NAMES) expect(customerCaution(h, [])).toMatch(/^[A-Z][^{}]*\.$/);
+  for (const h of HAZARD_NAMES.filter((h) => h !== "static"))
+    expect(customerCaution(h, [])).toMatch(/^[A-Z][^{}]*\.$/);
+  expect(customerCaution("static", [])).toBeUndefined();
+  expect(customerCaution("pressure", [], "fridge")).toMatch(/refrigerant/);
+  expect(customerCaution("pressure", [], "air nailer")).not.toMatch(/refrigerant/);
 });
 
 describe("the customer's units", () => {

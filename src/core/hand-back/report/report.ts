@@ -154,10 +154,10 @@ function soThatItLasts(input: ReportInput): Section {
         is: "list",
         items: [
           ...care.says.map((says) => ({ says })),
-          ...(job.hazards ?? []).map((h) => ({
-            lead: "Caution",
-            says: customerCaution(h, job.supplies, job.kind),
-          })),
+          ...(job.hazards ?? []).flatMap((h) => {
+            const says = customerCaution(h, job.supplies, job.kind);
+            return says ? [{ lead: "Caution", says }] : [];
+          }),
         ],
       },
       ...words(
