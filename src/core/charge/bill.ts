@@ -40,7 +40,8 @@ export function billOf({
   /** came back within its warranty: nothing is charged */
   readonly free: boolean;
 }): Bill {
-  const now = quoteOf({ parts: charges, shipping, ...beside, rates, free });
+  const { consumables, work } = beside;
+  const now = quoteOf({ parts: charges, shipping, consumables, work, rates, free });
   const parts = now.lines.filter((l) => l.what === "part");
   const others = agreed && !free ? agreed.quote.lines : now.lines;
   const lines = [...parts, ...others.filter((l) => l.what !== "part")];

@@ -110,9 +110,9 @@ function leastInsulation(
   hasHeater: boolean,
   limits: ElectricalLimits,
 ): { readonly min: number; readonly source: string } {
-  if (protection === "III") return { min: INSULATION_III_MOHM, source: `class III; ${STANDARD}` };
+  if (protection === "III") return { min: INSULATION_III_MOHM, source: `${STANDARD}; class III` };
   if (hasHeater && protection === "I" && limits.insulationIMohm > INSULATION_HEATER_MOHM)
-    return { min: INSULATION_HEATER_MOHM, source: `class I with a heating element; ${STANDARD}` };
+    return { min: INSULATION_HEATER_MOHM, source: `${STANDARD}; class I with a heating element` };
   return {
     min: protection === "I" ? limits.insulationIMohm : limits.insulationIIMohm,
     source: limits.source,

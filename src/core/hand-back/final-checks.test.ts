@@ -139,9 +139,7 @@ describe("the last checks", () => {
     const belted = names({ ...feeder, parts: [{ name: "flat belt", kind: "belt" }] });
     for (const no of ["listen", "seepage", "run-speeds", "ways", "topped-up"])
       expect(belted).not.toContain(no);
-    expect(found({ ...feeder, parts: [{ name: "brake band" }] }, "ways")?.asks).toBe(
-      "The brake: as it should be?",
-    );
+    expect(found({ ...feeder, parts: [{ name: "brake band" }] }, "ways")?.asks).toBe("The brake working?");
     const wired = [{ id: "s1", wires: [{ colour: "red", to: "M+" }] }];
     expect(found({ ...feeder, steps: wired }, "ways")?.asks).toBe("The right way round?");
     const clock = names({ kind: "regulator clock", supplies: ["spring"], looseItems: [] });

@@ -193,7 +193,7 @@ function ownWork(
     check: `work-${i}`,
     asks: `${asks}?`,
     why: "What the customer does with it first.",
-    usual: `usual for ${a(kind)}`,
+    usual: `usual for ${/[^s]s$/.test(kind) ? kind : a(kind)}`,
     may: "How it was tried",
     told: true as const,
     ...runs,

@@ -67,7 +67,7 @@ export function firstRun(has: WhatThereIs, complaint?: string): FinalCheck[] {
           },
         ]
       : [];
-  const idle = has.hasSpeeds === "said" ? " at the slowest speed" : has.hasMotor ? " idle" : "";
+  const idle = has.hasSpeeds === "said" ? " at the slowest speed" : has.hasMotor && !complaint ? " idle" : "";
   const no = [...(has.hasMotor ? ["no smell"] : []), ...(has.isElectric ? ["no spark"] : []), "no new noise"];
   return [
     {
@@ -103,7 +103,7 @@ export const complaintGone = (complaint: string, has: WhatThereIs): FinalCheck =
 
 export function speedsAndWays({ hasSpeeds, ways, wasWired }: WhatThereIs): FinalCheck[] {
   const turning = wasWired ? ["The right way round"] : [];
-  const others = ways.length ? [`${listed(ways)}: as it should be`] : [];
+  const others = ways.length ? [`${listed(ways)}${/ one$/.test(ways.at(-1) ?? "") ? "," : ""} working`] : [];
   const asks = [...turning, ...others].join("; ");
   return [
     ...(hasSpeeds
@@ -167,13 +167,13 @@ export const KEEPS_TIME: FinalCheck = {
 };
 
 /** What is looked at once it has run: lubricant that settled, teeth that are heard, what leaks. */
-export function afterTheRun({ lubricated, hasTeeth, isSealed, isSprung }: WhatThereIs): FinalCheck[] {
+export function afterTheRun({ settles, hasTeeth, isSealed, isSprung }: WhatThereIs): FinalCheck[] {
   return [
-    ...(lubricated.length
+    ...(settles.length
       ? [
           {
             check: "topped-up",
-            asks: `Topped up where the first run has taken some: ${lubricated.join(", ")}?`,
+            asks: `Topped up where the first run has taken some: ${settles.join(", ")}?`,
             why: "A lubricant settles in the first minutes; what is missing then is missing for good.",
           },
         ]
@@ -188,7 +188,7 @@ export function afterTheRun({ lubricated, hasTeeth, isSealed, isSprung }: WhatTh
           },
         ]
       : []),
-    ...(lubricated.length || isSealed
+    ...(settles.length || isSealed
       ? [
           {
             check: "seepage",

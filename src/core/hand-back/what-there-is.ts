@@ -58,6 +58,8 @@ export interface WhatThereIs {
   readonly wasWired: boolean;
   /** the rooms that were lubricated */
   readonly lubricated: readonly string[];
+  /** those of them that a motor or an engine works: it settles there, and seeps */
+  readonly settles: readonly string[];
   /** screws of it press a seal */
   readonly isSealed: boolean;
 }
@@ -128,15 +130,21 @@ export function whatThereIs(unit: CheckedUnit): WhatThereIs {
     .filter(Boolean)
     .join("; ");
   const teeth = (train?.meshes.length ?? 0) > 0 || kinds.some((k) => TOOTHED.includes(k));
+  const isDriven = !supplies.length || supplies.some((s) => s !== "hand" && s !== "spring");
+  const lubricated = chambers.flatMap((c) => (c.lubricant ? [c.name] : []));
   const pieces = steps.flatMap((s) => s.hardware ?? []);
   return {
     // what drives it is asked at Take in; where nobody said, it is thought to run
-    isDriven: !supplies.length || supplies.some((s) => s !== "hand" && s !== "spring"),
+    isDriven,
     moves: teeth || kinds.some((k) => MOVING.includes(k)) || !STILL.test(kind),
     hasTeeth: teeth,
     hasHeater: kinds.includes("heater") || (supplies.includes("mains") && HEATS.test(kind)),
     getsWet: supplies.includes("water") || HOLDS_WATER.test(kind),
-    hasSpeeds: SPEED_WORDS.test(said) ? "said" : SPEEDS_OF.test(kind) ? "usual" : undefined,
+    hasSpeeds: SPEED_WORDS.test(said)
+      ? "said"
+      : SPEEDS_OF.test(kind) && !PAPER_DRILL.test(kind)
+        ? "usual"
+        : undefined,
     hasMotor: !supplies.length || supplies.some((s) => ["mains", "battery", "petrol", "other"].includes(s)),
     isElectric: supplies.some((s) => s === "mains" || s === "battery"),
     hangsLoads: HANGS_LOADS.test(kind),
@@ -165,7 +173,8 @@ export function whatThereIs(unit: CheckedUnit): WhatThereIs {
       ...(LOCK_WORDS.test(said) ? ["the lock"] : []),
     ],
     wasWired: steps.some((s) => (s.wires?.length ?? 0) > 0),
-    lubricated: chambers.flatMap((c) => (c.lubricant ? [c.name] : [])),
+    lubricated,
+    settles: isDriven ? lubricated : [],
     isSealed:
       pieces.some((h) => ["o-ring", "gasket", "seal"].includes(h.kind)) ||
       kinds.some((k) => ["gasket", "o-ring", "seal"].includes(k)) ||

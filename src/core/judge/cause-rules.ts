@@ -201,7 +201,7 @@ export const CAUSE_RULES: readonly CauseRule[] = [
   {
     cause: "bearing",
     says: "A bearing or bush let the gears run apart",
-    told: "A worn bearing or bush let its gears move apart",
+    told: "A bearing or bush was worn",
     usual: -2,
     signs: [
       { fact: "bearing:slack", weight: 3, why: "a slack bearing lets its gear lean" },
@@ -313,7 +313,7 @@ export const CAUSE_RULES: readonly CauseRule[] = [
   {
     cause: "electrical",
     says: "Not the gears: supply, switch or motor",
-    told: "Its gears were sound: the fault lay in supply, switch or motor",
+    told: "The fault was electrical",
     usual: -2,
     signs: [
       { fact: "symptom:dead", weight: 3, why: "nothing runs at all" },

@@ -139,7 +139,7 @@ export const GREASE_STATES = [
   {
     state: "gone",
     says: "leaked next door",
-    told: "it had leaked out of its chamber",
+    told: "it had leaked out of its case",
     implies: "The seal between the chambers leaks: renew it.",
   },
   { state: "dry", says: "dry cake", told: "dried up", implies: "Age: wash it out and renew." },

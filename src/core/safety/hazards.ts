@@ -18,7 +18,7 @@ export const HAZARD_QUESTIONS: Readonly<Record<Hazard, Omit<SafetyQuestion, "gat
     why: "A capacitor of a motor, a flash or a microwave holds its charge after the plug is out. Discharging it is for a competent person.",
   },
   pressure: {
-    asks: "Is it without pressure, and does no refrigerant circuit have to be opened?",
+    asks: "Without pressure? And, if it holds refrigerant, is that circuit left closed?",
     why: "Pressure vessels and refrigerant circuits belong to a licensed technician.",
   },
   heat: {

@@ -14,7 +14,7 @@ export interface Care {
 }
 
 const YEAR = 12;
-/** Where nothing new went in. */
+/** Where nothing new went in that meshes with something old. */
 const HOLDS = { months: YEAR, why: "by then it shows whether it holds" };
 const WEAR = { months: YEAR, why: "the new part has run in by then, and its mate shows whether it wears" };
 
@@ -24,7 +24,7 @@ const WEAR = { months: YEAR, why: "the new part has run in by then, and its mate
  */
 export const CARE: Readonly<Record<string, Care>> = {
   jam: {
-    says: "Keep what is hard or does not belong there out of it. When it strains, stop at once: what is stalled and driven on breaks teeth.",
+    says: "When it strains or sticks, stop at once and look for what holds it: what is stalled and driven on breaks teeth.",
     look: WEAR,
   },
   fatigue: {
@@ -33,7 +33,7 @@ export const CARE: Readonly<Record<string, Care>> = {
   },
   dry: {
     says: "A lubricant does not last for ever: have it renewed before it is heard, or before it turns stiff.",
-    look: { months: 18, why: "fresh grease is used up or thrown off by then" },
+    look: { months: 18, why: "a lubricant is used up or thrown off by then" },
   },
   "worn-mate": {
     says: "Listen for it growing louder: two gears that wear each other can be heard for weeks before one lets go.",
@@ -53,11 +53,11 @@ export const CARE: Readonly<Record<string, Care>> = {
   },
   bearing: {
     says: "A rumble that grows, or a shaft that can be moved sideways, is a bearing: bring it in before it wears what runs beside it.",
-    look: WEAR,
+    look: { months: YEAR, why: "new bearings have run in by then" },
   },
   motor: {
     says: "Let it cool when its case is hot to the hand, and never hold it still while it runs. If it has air slots, keep them clear.",
-    look: { months: YEAR, why: "brushes and commutator are looked at while it is cheap" },
+    look: { months: YEAR, why: "its motor is looked at while that is cheap" },
   },
   "wrong-part": {
     says: "Keep this sheet: it says which part belongs in it, for whoever opens it next.",
@@ -73,14 +73,14 @@ export const CARE: Readonly<Record<string, Care>> = {
   },
   electrical: {
     says: "Keep its switch dry. If it smells or sparks, {off} and leave it so.",
-    look: { months: YEAR, why: "cord and switch are tested again" },
+    look: { months: YEAR, why: "what carries its current is tested again" },
   },
   overload: {
     says: "Less at a time, and a pause when it warms: it was worked harder than it was made for.",
     look: { months: 6, why: "what the load did to the other parts shows by then" },
   },
   pin: {
-    says: "The pin is meant to give before something dearer does: find what stopped it before it is started again.",
+    says: "If it goes again, find out why before a new one goes in: a stronger one only moves the break.",
     look: { months: YEAR, why: "holes wear wide around a pin" },
   },
   assembly: {
@@ -93,15 +93,15 @@ export const CARE: Readonly<Record<string, Care>> = {
   },
   forced: { says: "When it does not turn, do not force it: {off}, then look for what holds it.", look: WEAR },
   dirt: {
-    says: "Brush or blow it clean after dusty work, and keep it covered.",
-    look: { months: 6, why: "dust grinds, and is in again before it shows" },
+    says: "Clean it after use, and keep sand and dust away from it.",
+    look: { months: 6, why: "sand and dust grind unseen" },
   },
   spring: {
     says: "Do not let it snap back empty: springs tire by blows.",
     look: { months: YEAR, why: "a tired spring shows by its length" },
   },
   "worn-out": {
-    says: "It has done long work: parts of it that were not renewed are as old as the one that failed.",
+    says: "It has had long use: parts of it that were not renewed are as old as the one that failed.",
     look: { months: 6, why: "what is worn next is found before it breaks" },
   },
 };
@@ -142,7 +142,9 @@ export function careOf(job: Cared): CareTold {
   const isRenewed = job.parts === undefined || job.parts.some((p) => p.renew);
   const chosen = (job.causes.chosen ?? []).flatMap((c) => CARE[c] ?? []);
   const care: readonly Partial<Care>[] = chosen.length ? chosen : [usualCare(job, has)];
-  const looks = care.flatMap(({ look }) => (look ? [look === WEAR && !isRenewed ? HOLDS : look] : []));
+  const looks = care.flatMap(({ look }) =>
+    look ? [look === WEAR && !(isRenewed && has.hasTeeth) ? HOLDS : look] : [],
+  );
   const soonest = looks.length ? looks.reduce((a, b) => (b.months < a.months ? b : a)) : undefined;
   const hard = job.past?.load === "hard";
   return {
@@ -158,7 +160,11 @@ export function careOf(job: Cared): CareTold {
           },
         }
       : {}),
-    sooner: has.moves ? "Sooner at the first click or new noise." : "Sooner if it does it again.",
+    sooner: has.keepsTime
+      ? "Sooner if it stops or loses time."
+      : has.moves
+        ? "Sooner at the first click or new noise."
+        : "Sooner if it does it again.",
   };
 }
 
@@ -201,7 +207,7 @@ export const CUSTOMER_CAUTIONS: Readonly<Record<Hazard, string | undefined>> = {
   lithium:
     "Charge it with its own charger, not below freezing, and bring it in if a cell swells, smells or gets hot.",
   heavy: "It is heavy: lift it with two people, and stand it where it cannot tip.",
-  hanging: "What hangs on it, or is held up by its spring, is never stood under.",
+  hanging: "Never stand under what hangs on it or is held up by its spring.",
   abrasive: "Use no wheel that is out of date, chipped, or marked for less speed than it has.",
   dust: "Its dust harms the lung: clean it outdoors or wet, with a mask.",
   soiled: "Rinse it before it is brought in again, and wear gloves when it is cleaned.",

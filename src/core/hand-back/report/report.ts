@@ -72,7 +72,7 @@ function broughtIn({ job, day }: ReportInput): Section {
   return {
     title: "What was brought in",
     blocks: [
-      ...words(`${by} ${day(job.takenIn)}. “${job.complaint}”`),
+      ...words(`${by} ${day(job.takenIn)}.${job.complaint.trim() ? ` “${job.complaint}”` : ""}`),
       ...words(job.symptoms.length ? `Noted: ${job.symptoms.map(symptomSays).join(", ")}.` : undefined),
       ...words(
         looseItemsInWords(

@@ -39,7 +39,9 @@ export function partRows(facts: Facts, { fitted }: FittedParts, amounts: readonl
   return [
     ...rows,
     ...used.map((h) => ({ what: "Used once", says: hardwareInWords(h) })),
-    ...(sum > 0 ? [{ what: "Parts", says: "", ...shown(sum), strong: true }] : []),
+    ...(sum > 0 && rows.filter((r) => r.amount).length > 1
+      ? [{ what: "Parts", says: "", ...shown(sum), strong: true }]
+      : []),
   ];
 }
 
@@ -56,7 +58,8 @@ export function lubricantRows({ job, lubricants, units }: Facts): Row[] {
     ...lubricantsUsed(job).map((u) => ({
       what: "Lubricant",
       says: `${u.name}${lubricants.find((l) => l.id === u.lubricantId)?.h1 ? ", registered H1" : ""}`,
-      under: u.places.map((p) => `${p.says}${grams(p.grams)}`).join("; "),
+      // of a single place its amount says how much
+      under: u.places.map((p) => `${p.says}${u.places.length > 1 ? grams(p.grams) : ""}`).join("; "),
       ...(u.lots.length ? { number: `lot ${u.lots.join(", ")}` } : {}),
       amount: grams(u.grams).trim() || (isDrops(u) ? "drops" : "a film"),
     })),

@@ -18,6 +18,8 @@ const askedOf = ({ job, shop }: ReportInput): Asked[] =>
     .map((c) => ({ c, a: job.answers.find((x) => x.question === finalKey(c.check)) }))
     .filter(({ a }) => a?.answer !== DOES_NOT_APPLY);
 
+/** A limit with where it comes from: on the customer's page it stands alone. */
+const SOURCE = /^(Limit: [^,;]+)(?:, [^;]+(?:; the local code decides)?)?/;
 /** A run that had its time says nothing more. */
 const RAN = /^ran [\d.]+ min$/;
 /** What a customer looks for: figures, what it was brought in for, its own work, and what was left out. */
@@ -35,7 +37,9 @@ const isTold = ({ c, a }: Asked): boolean =>
 export function testsOf(input: ReportInput): Section {
   const asked = askedOf(input);
   const { title, rows } = titled(input, asked);
-  const told = rows.filter((_, i) => isTold(asked[i] as Asked));
+  const told = rows
+    .filter((_, i) => isTold(asked[i] as Asked))
+    .map(({ under, ...row }) => (under ? { ...row, under: under.replace(SOURCE, "$1") } : row));
   const passed = asked.filter((x) => x.a && !isTold(x)).length;
   const open = asked.filter(({ a }) => !a).length;
   if (open === asked.length) return { title, blocks: words(open ? "Not tested yet." : undefined) };

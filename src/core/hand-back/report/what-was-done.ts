@@ -74,7 +74,7 @@ function takenApart({ steps, answers }: Job): string {
     pieces.length > 0 &&
     !pieces.some((h) => h.uncounted) &&
     !answers.some((a) => a.question.startsWith("missing:"));
-  return `Taken apart in ${steps.length} ${steps.length === 1 ? "step" : "steps"} and put together again${isCounted ? "; every screw, washer and clip counted out and back" : ""}.`;
+  return `Taken apart in ${steps.length} ${steps.length === 1 ? "step" : "steps"} and put together again${isCounted ? "; every screw and small part counted out and back" : ""}.`;
 }
 
 function renewed(job: Job): string[] {
@@ -105,7 +105,7 @@ function cleanedAndGreased(job: Job): string[] {
       job.services.flatMap((v) => {
         if (!isPlannedCleaning(v) || filled.some((f) => f.id === v.chamber)) return [];
         const chamber = job.chambers?.find((c) => c.id === v.chamber);
-        return v.part ? [partNamed(job, v.part)] : chamber ? [chamber.name] : [];
+        return [v.part ? partNamed(job, v.part) : (chamber?.name ?? "its inside")];
       }),
     ),
   ];
