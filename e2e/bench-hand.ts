@@ -157,7 +157,7 @@ export class BenchHand {
     figures: readonly (readonly [unit: RegExp, figure: string])[] = USUAL_FIGURES,
   ): Promise<void> {
     const final = this.page.getByRole("region", { name: "Final check" });
-    const back = final.getByRole("button", { name: "goes back", pressed: false });
+    const back = final.getByRole("button", { name: "goes back", exact: true, pressed: false });
     for (let left = await back.count(); left > 0; left--) await back.first().click();
     const ran = final.getByLabel(/^If it ran before/);
     if (await ran.isVisible()) await ran.fill("10");

@@ -91,9 +91,9 @@ export function CheckNow({
   useEffect(() => listenToTypedCaliper(window, (reading) => arrived.current(reading)), [arrived]);
   return (
     <>
-      <div className="flex min-h-0 shrink flex-col gap-3 overflow-y-auto p-1">
+      <div className="flex min-h-0 shrink flex-col gap-2 overflow-y-auto p-1 [&>*]:shrink-0">
         <p className="hush text-[20px] leading-none">final check {place}</p>
-        <h2 className="text-[36px] leading-[1.1]">{check.asks}</h2>
+        <h2 className="shrink-0 text-[32px] leading-[1.1]">{check.asks}</h2>
         {check.usual && (
           <p className="says inferred text-[20px]">
             Asked because it is {check.usual}: nobody said so of this one.
@@ -106,9 +106,8 @@ export function CheckNow({
             ` Limit: ${limitInWords(check)}.`}
         </p>
         {check.caution && <p className="says danger text-[22px] font-semibold">{check.caution}</p>}
-        {check.listenFor && <p className="says measured text-[22px]">{check.listenFor}</p>}
         {waits && <NotYet cure={waits} />}
-        <div className="flex max-w-[720px] gap-4 empty:hidden">
+        <div className="flex max-w-[720px] shrink-0 gap-4 empty:hidden">
           {check.unit && (
             <Field label={`Figure, ${check.unit}`}>
               <input
@@ -121,6 +120,7 @@ export function CheckNow({
               />
             </Field>
           )}
+          {check.reads && <ReadAtUnitField fact={check.reads} home={home} typed={typed} />}
           {check.may && (
             <Field label={check.may}>
               <input
@@ -132,7 +132,7 @@ export function CheckNow({
             </Field>
           )}
           {check.minutes !== undefined && (
-            <Field label="If it ran before: how long, min">
+            <Field label="If it ran before: how long, min" narrow>
               <input
                 className="field figure mt-1"
                 inputMode="decimal"
@@ -154,13 +154,8 @@ export function CheckNow({
             </Field>
           )}
         </div>
+        {check.listenFor && <p className="says measured text-[22px]">{check.listenFor}</p>}
         {check.each && <EndOfEach check={check} pictures={looseItems} ends={ends} onEnd={typed.setEnds} />}
-        {check.reads && <ReadAtUnitField fact={check.reads} home={home} typed={typed} />}
-        {fault && (
-          <p role="alert" className="text-[22px] font-semibold text-error">
-            {fault}
-          </p>
-        )}
         {failing && (
           <CheckFailed
             key={check.check}
@@ -170,6 +165,12 @@ export function CheckNow({
           />
         )}
       </div>
+      {/* above its buttons, where it is seen: the fields may have to be scrolled to */}
+      {fault && (
+        <p role="alert" className="shrink-0 text-[21px] leading-tight font-semibold text-error">
+          {fault}
+        </p>
+      )}
       {!failing && (
         <div className="grid max-w-[760px] shrink-0 grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)_minmax(0,1fr)] gap-2">
           <KeyButton
@@ -203,9 +204,9 @@ export function CheckNow({
   );
 }
 
-const Field = ({ label, children }: { label: string; children: ReactNode }) => (
+const Field = ({ label, narrow, children }: { label: string; narrow?: boolean; children: ReactNode }) => (
   // biome-ignore lint/a11y/noLabelWithoutControl: its field is its child
-  <label className="words min-w-0 flex-1">
+  <label className={`words min-w-0 flex-1 ${narrow ? "max-w-[240px]" : ""}`}>
     {label}
     {children}
   </label>

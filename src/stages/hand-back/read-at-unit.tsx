@@ -3,22 +3,19 @@
 import type { ReadAtUnit } from "@/core/hand-back/final-check";
 import type { GoingHome } from "@/core/job/going-home";
 import { FaultLine } from "@/ui/fault-line";
-import { KeyButton } from "@/ui/key-button";
 import { useJob } from "../saving/job-context";
 import { useFieldFault } from "../saving/use-field-fault";
 import { sayFact } from "./actions";
 import type { TypedAnswers } from "./use-typed-answers";
 
-const ASKED: Readonly<
-  Record<ReadAtUnit, { readonly label: string; readonly unit: string; readonly says: string }>
-> = {
-  plateA: { label: "Current on the plate", unit: "A", says: "Measure against it" },
-  plateRpm: { label: "Speed on the plate", unit: "rpm", says: "Measure against it" },
-  cordM: { label: "Cord, if longer than 5 m", unit: "m", says: "Set the limit by it" },
-  heaterKw: { label: "Heating, if above 3.5 kW", unit: "kW", says: "Set the limit by it" },
+const ASKED: Readonly<Record<ReadAtUnit, string>> = {
+  plateA: "Current on the plate, A",
+  plateRpm: "Speed on the plate, rpm",
+  cordM: "Cord, if longer than 5 m, m",
+  heaterKw: "Heating, if above 3.5 kW, kW",
 };
 
-/** A figure that is read at the unit and moves the limit of a check. */
+/** A figure that is read at the unit: the limit of the check goes by it as soon as the field is left. */
 export function ReadAtUnitField({
   fact,
   home,
@@ -30,29 +27,24 @@ export function ReadAtUnitField({
 }) {
   const { run } = useJob();
   const fault = useFieldFault();
-  const { label, unit, says } = ASKED[fact];
   const known = home?.[fact];
   const say = async (): Promise<void> => {
-    if (fault.took(await run(sayFact, { fact, figure: read }))) setRead("");
+    if (read.trim() && fault.took(await run(sayFact, { fact, figure: read }))) setRead("");
   };
   return (
-    <div className="flex flex-wrap items-end gap-2">
-      <label className="words w-[260px]">
-        {label}, {unit}
-        <input
-          className="field figure"
-          inputMode="decimal"
-          value={read}
-          maxLength={12}
-          placeholder={known === undefined ? "" : `${known}`}
-          onChange={(e) => setRead(e.target.value)}
-          onKeyDown={(e) => e.key === "Enter" && void say()}
-        />
-      </label>
-      <KeyButton className="small" disabled={!read.trim()} onPress={() => void say()}>
-        {says}
-      </KeyButton>
+    <label className="words min-w-0 flex-1">
+      {ASKED[fact]}
+      <input
+        className="field figure mt-1"
+        inputMode="decimal"
+        value={read}
+        maxLength={12}
+        placeholder={known === undefined ? "" : `${known}`}
+        onChange={(e) => setRead(e.target.value)}
+        onBlur={() => void say()}
+        onKeyDown={(e) => e.key === "Enter" && void say()}
+      />
       <FaultLine says={fault.elsewhere()} />
-    </div>
+    </label>
   );
 }

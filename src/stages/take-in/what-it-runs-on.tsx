@@ -118,7 +118,19 @@ export function WhatCanHurt({
   const say = (hazards: readonly Hazard[]): void => void set({ hazards: [...hazards] });
   return (
     <fieldset className="grid grid-cols-5 gap-1.5">
-      <legend className="words">What can hurt at it{said ? "" : proposed ? ": is it so?" : "?"}</legend>
+      <legend className="words flex w-full items-center gap-2">
+        What can hurt at it{said ? "" : proposed ? ": is it so?" : "?"}
+        {!all && (
+          <button
+            type="button"
+            className="ml-auto min-h-[32px] px-2 font-semibold underline"
+            aria-label="More that can hurt"
+            onClick={() => setAll(true)}
+          >
+            more …
+          </button>
+        )}
+      </legend>
       {HAZARD_WORDS.filter((h, i) => all || i < USUAL_HAZARD_COUNT || shown.includes(h.hazard)).map(
         ({ hazard, says }) => {
           const on = shown.includes(hazard);
@@ -139,11 +151,6 @@ export function WhatCanHurt({
             </KeyButton>
           );
         },
-      )}
-      {!all && (
-        <KeyButton className={CHIP} onPress={() => setAll(true)} label="More that can hurt">
-          more …
-        </KeyButton>
       )}
       <KeyButton
         keyName="Z"

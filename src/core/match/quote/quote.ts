@@ -100,16 +100,13 @@ export function quoteOf(input: QuoteInput): Quote {
     if (s.cost > 0) add("shipping", `Shipping, ${s.supplier}`, "1", cents(s.cost));
   for (const c of input.consumables)
     add("consumable", c.says, c.qty, Math.round(cents(c.cost) * (1 + rates.markupPercent / 100)));
-  const minutes = input.work.reduce((t, w) => t + w.minutes, 0);
-  for (const w of input.work)
-    add("work", w.says, `${Math.round(w.minutes)} min`, Math.round((w.minutes / 60) * rates.perHour * 100));
-  if (minutes < rates.minMinutes)
-    add(
-      "work",
-      "Minimum charge",
-      `${Math.round(rates.minMinutes - minutes)} min`,
-      Math.round(((rates.minMinutes - minutes) / 60) * rates.perHour * 100),
-    );
+  // charged by whole minutes, as they are shown
+  const work = input.work.map((w) => ({ ...w, minutes: Math.round(w.minutes) }));
+  const minutes = work.reduce((t, w) => t + w.minutes, 0);
+  const forMinutes = (n: number): number => Math.round((n / 60) * rates.perHour * 100);
+  for (const w of work) if (w.minutes > 0) add("work", w.says, `${w.minutes} min`, forMinutes(w.minutes));
+  const short = Math.round(rates.minMinutes) - minutes;
+  if (short > 0) add("work", "Minimum charge", `${short} min`, forMinutes(short));
   const net = lines.reduce((t, l) => t + cents(l.amount), 0);
   const tax = Math.round((net * rates.taxPercent) / 100);
   const total = net + tax;
