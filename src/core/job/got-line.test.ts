@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { gotFromLine } from "./got-line";
+import { filledFrom, gotFromLine } from "./got-line";
 
 describe("where a part comes from, in one line", () => {
   it.each([
@@ -44,3 +44,11 @@ describe("where a part comes from, in one line", () => {
   });
 });
 const SOURCE = /^(?:counter|kit)$/;
+
+it("a line that is typed leaves nothing behind of its earlier states, and takes nothing from a field of its own", () => {
+  const typed = (line: string, from: Record<string, string> = {}) =>
+    [...line].reduce((now, _, i) => filledFrom(now, line.slice(0, i + 1)), from);
+  expect(typed("counter, 4")).toEqual({ from: "counter", price: "4", line: "counter, 4" });
+  expect(typed("counter, 4", { says: "Reed" })).toMatchObject({ says: "Reed" });
+  expect(typed("kit, SK-40")).toMatchObject({ from: "kit", number: "SK-40" });
+});

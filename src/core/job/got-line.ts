@@ -54,3 +54,17 @@ export function gotFromLine(line: string): GotLine {
     ...(price && { price }),
   };
 }
+
+/**
+ * Fields as a line fills them while it is typed: what an earlier state of the line put there goes with it, what
+ * somebody wrote into a field of its own stays.
+ */
+export function filledFrom<T extends Readonly<Record<string, string>>>(
+  fields: T,
+  line: string,
+): Record<string, string> {
+  const before: Readonly<Record<string, string | undefined>> = { ...gotFromLine(fields.line ?? "") };
+  const kept = Object.entries(fields).filter(([k, v]) => before[k] === undefined || before[k] !== v);
+  const said = gotFromLine(line);
+  return { ...said, ...Object.fromEntries(kept), ...(said.from && { from: said.from }), line };
+}

@@ -35,7 +35,7 @@ export const ReturnSheet = ({ report }: { report: Report }) => (
 );
 
 const SectionView = ({ section: { title, blocks } }: { section: Section }) => (
-  <section className="pt-3">
+  <section className="pt-2.5">
     <h2 className="break-after-avoid text-[21px]">{title}</h2>
     {blocks.map((b, i) => (
       <BlockView key={i} block={b} />

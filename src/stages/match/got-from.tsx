@@ -1,7 +1,7 @@
 "use client";
 
 import { type Got, gotInWords, SOURCES, type Source, STAYS } from "@/core/job/got";
-import { gotFromLine } from "@/core/job/got-line";
+import { filledFrom } from "@/core/job/got-line";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { useJob } from "../saving/job-context";
@@ -92,7 +92,7 @@ export function GotFrom({
             placeholder="counter, whose and what it says on it, no. 4711-B, 12.50"
             onChange={(e) => {
               const { value } = e.target;
-              setTyped((now) => ({ ...now, ...gotFromLine(value), line: value }));
+              setTyped((now) => filledFrom(now, value));
             }}
             onKeyDown={(e) => e.key === "Enter" && void take()}
           />

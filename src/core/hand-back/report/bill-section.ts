@@ -23,7 +23,8 @@ export function billed(input: ReportInput): { readonly parts: FittedParts; reado
   return { parts, bill };
 }
 
-export function theBill({ job, shop, day }: ReportInput, bill: Bill): Section {
+/** @param partRows of a small job: they stand in the bill, and its tax in its total */
+export function theBill({ job, shop, day }: ReportInput, bill: Bill, partRows?: readonly Row[]): Section {
   const agreed = agreedOf(job);
   const amount = (x: number): string => money(x, shop.currency);
   const of = (...what: QuoteLine["what"][]): QuoteLine[] => bill.lines.filter((l) => what.includes(l.what));
@@ -34,18 +35,22 @@ export function theBill({ job, shop, day }: ReportInput, bill: Bill): Section {
   const minutes = of("work").reduce((sum, l) => sum + (Number.parseFloat(l.qty) || 0), 0);
   const more = bill.quoted === undefined ? 0 : Math.round((bill.total - bill.quoted) * 100) / 100;
   const rows: Row[] = [
-    ...line("Parts", of("part")),
+    ...(partRows ?? line("Parts", of("part"))),
     // nobody had to agree to it: by what it was worked out is said
     ...line("Work", of("work"), agreed ? "" : `${Math.round(minutes)} min, by the plan`),
     ...line("Lubricant and cleaning", of("consumable")),
     ...line("Shipping", of("shipping")),
-    ...(bill.tax > 0 ? [{ what: "Tax", says: `${shop.rates.taxPercent} %`, amount: amount(bill.tax) }] : []),
+    ...(bill.tax > 0 && !partRows
+      ? [{ what: "Tax", says: `${shop.rates.taxPercent} %`, amount: amount(bill.tax) }]
+      : []),
     {
       what: job.warrantyOf
         ? "Total: not charged"
         : agreed
           ? `Total, with work and tax; as ${agreed.byWhom || "the customer"} agreed on ${day(agreed.answeredOn ?? agreed.madeAt)}: ${amount(agreed.total)}`
-          : "Total, with work and tax",
+          : partRows && bill.tax > 0
+            ? `Total, with ${shop.rates.taxPercent} % tax (${amount(bill.tax)})`
+            : "Total, with work and tax",
       says: "",
       ...(job.warrantyOf ? {} : { amount: amount(bill.total) }),
       strong: true,

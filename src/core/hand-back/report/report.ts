@@ -6,6 +6,7 @@ import { ON_PAPER } from "../../job/going-home";
 import type { Job } from "../../job/job";
 import { finalKey, undoKey } from "../../job/keys";
 import { partNamed } from "../../job/part";
+import { FEW_STEPS } from "../../job/step";
 import { CAUSE_RULES } from "../../judge/cause-rules";
 import { FAILURE_MODES, greaseStatesIn, isFailure, modeNamed, symptomSays } from "../../judge/failure-modes";
 import { capital, listed } from "../../sentence";
@@ -29,6 +30,10 @@ export function reportOf(input: ReportInput): Report {
   const repaired = !job.ending;
   const { parts, bill } = billed(input);
   const { kind, maker, model, serial } = job;
+  const rows = partRows(input, parts, bill.parts);
+  const oils = lubricantRows(input);
+  // half a page: what went in stands in the bill, what was wrong beside what was done
+  const isSmall = repaired && job.steps.length <= FEW_STEPS && rows.length <= FEW_PARTS && !oils.length;
   return {
     title: `Return sheet ${job.number}`,
     unit: [
@@ -41,24 +46,15 @@ export function reportOf(input: ReportInput): Report {
     day: day(job.handedBackAt ?? input.now),
     sections: [
       broughtIn(input),
-      whatWasWrong(job),
-      whatWasDone(input),
-      ...(repaired
-        ? [
-            {
-              title: "Parts and lubricants",
-              blocks: [
-                {
-                  is: "rows",
-                  rows: [...partRows(input, parts, bill.parts), ...lubricantRows(input)],
-                } as const,
-              ],
-            },
-          ]
+      ...(isSmall
+        ? [together(whatWasWrong(job), whatWasDone(input))]
+        : [whatWasWrong(job), whatWasDone(input)]),
+      ...(repaired && !isSmall
+        ? [{ title: "Parts and lubricants", blocks: [{ is: "rows", rows: [...rows, ...oils] } as const] }]
         : []),
       testsOf(input),
       ...(repaired ? [soThatItLasts(input)] : []),
-      ...(repaired ? [theBill(input, bill)] : []),
+      ...(repaired ? [theBill(input, bill, isSmall ? rows : undefined)] : []),
       ...signed(input),
     ].filter((s) =>
       s.blocks.some((b) => (b.is === "rows" ? b.rows : b.is === "list" ? b.items : [b]).length > 0),
@@ -66,6 +62,15 @@ export function reportOf(input: ReportInput): Report {
     annex: input.form === "short" ? [] : annexOf(input),
   };
 }
+
+/** So many parts stand in the bill itself. */
+const FEW_PARTS = 2;
+
+/** Two sections under one heading. */
+const together = (a: Section, b: Section): Section => ({
+  title: `${a.title}, and ${b.title.charAt(0).toLowerCase()}${b.title.slice(1)}`,
+  blocks: [...a.blocks.filter((x) => x.is !== "list" || x.items.length), ...b.blocks],
+});
 
 function broughtIn({ job, day }: ReportInput): Section {
   const by = job.customerName ? `${job.customerName}, taken in` : "Taken in";
@@ -120,7 +125,9 @@ function whatWasWrong(job: Job): Section {
         ]
       : []),
     ...states.map((g) => ({ says: `The old lubricant: ${g.told}.` })),
-    ...(failed.length + looked.length + states.length === 0 && !job.nothingFailed && !job.steps.length
+    ...(failed.length + looked.length + states.length === 0 &&
+    !job.nothingFailed &&
+    (!job.steps.length || job.ending)
       ? [{ says: "It was not examined." }]
       : []),
     ...(causes.length ? [{ lead: "Why", says: causes.join(". ") }] : []),
