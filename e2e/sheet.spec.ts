@@ -122,7 +122,7 @@ test("from a closed rebuild to a printed sheet: listened to, tested, ticked, sig
     "Old parts stay here and are disposed of: ",
     "1.4 A",
     "at most 2.3 A",
-    "ticked: three dies, brush",
+    "Handed back with it: three dies and brush",
     "Next look after 100 kg of dough: the new wheel",
     "6 months on the work",
     "Oda Ombravento",

@@ -209,6 +209,9 @@ async function home(hand: CountedHand): Promise<number> {
   return checks;
 }
 
+/** Printed at 0.78 and without its screen margins on A4, px. */
+const shareOfPage = (px: number): number => (0.78 * (px - 72)) / 1009;
+
 await inBrowser(
   PORT,
   async () => undefined,
@@ -225,7 +228,7 @@ await inBrowser(
       await page.goto(page.url().replace(/hand-back$/, "sheet?form=short"));
       const sheet = await page.getByRole("article").boundingBox();
       console.log(
-        `${job.kind}: ${hand.keys} keys, ${hand.presses} presses, ${checks} last checks, a sheet of ${Math.round(sheet?.height ?? 0)} px (a page has 1160); aim: under 200, 12, 4 to 6, half a page`,
+        `${job.kind}: ${hand.keys} keys, ${hand.presses} presses, ${checks} last checks, a sheet of ${(shareOfPage(sheet?.height ?? 0)).toFixed(2)} pages; aim: under 200, 12, 4 to 6, half a page`,
       );
     }
   },

@@ -24,7 +24,10 @@ export interface BesideRates {
   readonly planMinutes: number;
 }
 
-type Known = Pick<Job, "steps" | "parts" | "findings" | "lubePoints" | "chambers" | "greaseStates" | "train">;
+type Known = Pick<
+  Job,
+  "steps" | "parts" | "findings" | "lubePoints" | "chambers" | "greaseStates" | "train" | "nothingFailed"
+>;
 
 /**
  * What is charged besides ordered parts: what was got elsewhere, cleaning where something was opened that

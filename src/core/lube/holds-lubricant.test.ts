@@ -24,6 +24,9 @@ describe("whether something was opened that holds a lubricant", () => {
     expect(holdsLubricant(job([{ name: "gear head, complete", kind: "assembly" }]))).toBe(false);
     expect(holdsLubricant(job([]))).toBe(false);
   });
+  it("is so where a service was asked for: that is cleaning and oil", () => {
+    expect(holdsLubricant({ ...job([{ name: "front grille" }], 1), nothingFailed: "service" })).toBe(true);
+  });
   it("is taken to be so of what was stripped far, whatever its parts were called", () => {
     expect(holdsLubricant(job([{ name: "thing" }], 12))).toBe(true);
   });

@@ -9,8 +9,10 @@ import { askedBeforeLube, bearingClosure, placeKindOf } from "./places";
  */
 export const holdsLubricant = (
   job: Pick<Job, "parts" | "lubePoints" | "greaseStates" | "steps" | "findings"> &
-    Partial<Pick<Job, "chambers" | "train">>,
+    Partial<Pick<Job, "chambers" | "train" | "nothingFailed">>,
 ): boolean =>
+  // a service is cleaning and oil
+  job.nothingFailed === "service" ||
   job.steps.length > FEW_STEPS ||
   (job.chambers?.length ?? 0) > 0 ||
   job.lubePoints.length > 0 ||

@@ -117,20 +117,18 @@ export function WhatCanHurt({
   const shown: readonly Hazard[] = said ?? proposed ?? [];
   const say = (hazards: readonly Hazard[]): void => void set({ hazards: [...hazards] });
   return (
-    <fieldset className="grid grid-cols-5 gap-1.5">
-      <legend className="words flex w-full items-center gap-2">
-        What can hurt at it{said ? "" : proposed ? ": is it so?" : "?"}
-        {!all && (
-          <button
-            type="button"
-            className="ml-auto min-h-[32px] px-2 font-semibold underline"
-            aria-label="More that can hurt"
-            onClick={() => setAll(true)}
-          >
-            more …
-          </button>
-        )}
-      </legend>
+    <fieldset className="relative grid grid-cols-5 gap-1.5">
+      <legend className="words">What can hurt at it{said ? "" : proposed ? ": is it so?" : "?"}</legend>
+      {!all && (
+        <button
+          type="button"
+          className="absolute -top-[34px] right-0 min-h-[34px] px-2 text-[18px] font-semibold underline"
+          aria-label="More that can hurt"
+          onClick={() => setAll(true)}
+        >
+          more …
+        </button>
+      )}
       {HAZARD_WORDS.filter((h, i) => all || i < USUAL_HAZARD_COUNT || shown.includes(h.hazard)).map(
         ({ hazard, says }) => {
           const on = shown.includes(hazard);
