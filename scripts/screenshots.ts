@@ -111,8 +111,10 @@ async function tested(page: Page): Promise<void> {
   for (;;) {
     const asked = (await heading.textContent()) ?? "";
     if (asked.includes("All checks")) break;
-    const unticked = page.getByRole("list", { name: "Came with it" }).getByRole("button", { pressed: false });
-    while (await unticked.count()) await unticked.first().click();
+    const back = final.getByRole("button", { name: "goes back", exact: true, pressed: false });
+    while (await back.count()) await back.first().click();
+    const ran = final.getByLabel(/^If it ran before/);
+    if (await ran.isVisible()) await ran.fill("10");
     const figure = final.getByLabel(/Figure, /);
     if (await figure.isVisible()) {
       const unit = (await final.getByText(/^Figure, /).textContent()) ?? "";

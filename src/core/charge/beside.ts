@@ -26,7 +26,15 @@ export interface BesideRates {
 
 type Known = Pick<
   Job,
-  "steps" | "parts" | "findings" | "lubePoints" | "chambers" | "greaseStates" | "train" | "nothingFailed"
+  | "steps"
+  | "parts"
+  | "findings"
+  | "lubePoints"
+  | "chambers"
+  | "greaseStates"
+  | "train"
+  | "nothingFailed"
+  | "supplies"
 >;
 
 /**

@@ -58,7 +58,7 @@ export function firstRun(has: WhatThereIs, complaint?: string): FinalCheck[] {
       ? [
           {
             check: "switched-on",
-            asks: `Switched on for five minutes: no smell, no smoke, nothing trips${gone}?`,
+            asks: `Switched on${has.getsWet ? ", filled," : ""} for five minutes: no smell, no smoke, nothing trips${gone}?`,
             why: "What chars or shorts shows itself here, and not at home.",
             runs: true,
             minutes: SWITCHED_ON_MINUTES,
@@ -68,12 +68,14 @@ export function firstRun(has: WhatThereIs, complaint?: string): FinalCheck[] {
         ]
       : [];
   const idle = has.hasSpeeds === "said" ? " at the slowest speed" : has.hasMotor && !complaint ? " idle" : "";
+  // what pumps is ruined by running dry
+  const how = has.getsWet ? `${idle === " idle" ? "" : idle}, in its water or filled,` : idle;
   const no = [...(has.hasMotor ? ["no smell"] : []), ...(has.isElectric ? ["no spark"] : []), "no new noise"];
   return [
     {
       check: "run-slow",
       asks: has.isDriven
-        ? `Run${idle} for two minutes: ${no.join(", ")}${gone}?`
+        ? `Run${how} for two minutes: ${no.join(", ")}${gone}?`
         : `Worked slowly for two minutes: no new noise, nothing rubs${gone}?`,
       why: has.lubricated.length
         ? "Grease finds its place and the first crumb shows itself."

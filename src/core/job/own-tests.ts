@@ -54,6 +54,7 @@ export const USUAL_TESTS: Readonly<Record<string, readonly OwnTest[]>> = {
   winch: [{ asks: "It lifts, holds and lowers its rated load" }],
   hoist: [{ asks: "It lifts, holds and lowers its rated load" }],
   compressor: [{ asks: "It fills to its pressure, shuts off, and holds for ten minutes" }],
+  "sump pump": [{ asks: "It lifts its water, and its float starts and stops it" }],
   pump: [{ asks: "It primes itself and holds its pressure" }],
   blender: [{ asks: "It crushes ice in water without stalling" }],
   trimmer: [{ asks: "It cuts a thick tuft without pulling" }],

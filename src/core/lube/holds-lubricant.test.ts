@@ -27,6 +27,9 @@ describe("whether something was opened that holds a lubricant", () => {
   it("is so where a service was asked for: that is cleaning and oil", () => {
     expect(holdsLubricant({ ...job([{ name: "front grille" }], 1), nothingFailed: "service" })).toBe(true);
   });
+  it("is so of what compressed air drives: it lives by its oil", () => {
+    expect(holdsLubricant({ ...job([{ name: "end cap" }], 1), supplies: ["air"] })).toBe(true);
+  });
   it("is taken to be so of what was stripped far, whatever its parts were called", () => {
     expect(holdsLubricant(job([{ name: "thing" }], 12))).toBe(true);
   });

@@ -9,10 +9,12 @@ import { askedBeforeLube, bearingClosure, placeKindOf } from "./places";
  */
 export const holdsLubricant = (
   job: Pick<Job, "parts" | "lubePoints" | "greaseStates" | "steps" | "findings"> &
-    Partial<Pick<Job, "chambers" | "train" | "nothingFailed">>,
+    Partial<Pick<Job, "chambers" | "train" | "nothingFailed" | "supplies">>,
 ): boolean =>
   // a service is cleaning and oil
   job.nothingFailed === "service" ||
+  // what air drives lives by its oil
+  job.supplies?.includes("air") === true ||
   job.steps.length > FEW_STEPS ||
   (job.chambers?.length ?? 0) > 0 ||
   job.lubePoints.length > 0 ||

@@ -122,7 +122,7 @@ export function WhatCanHurt({
       {!all && (
         <button
           type="button"
-          className="absolute -top-[34px] right-0 min-h-[34px] px-2 text-[18px] font-semibold underline"
+          className="absolute -top-[30px] right-0 min-h-[34px] px-2 text-[18px] font-semibold underline"
           aria-label="More that can hurt"
           onClick={() => setAll(true)}
         >

@@ -38,7 +38,10 @@ export function theBill({ job, shop, day }: ReportInput, bill: Bill, partRows?: 
     ...(partRows ?? line("Parts", of("part"))),
     // nobody had to agree to it: by what it was worked out is said
     ...line("Work", of("work"), agreed ? "" : `${Math.round(minutes)} min, by the plan`),
-    ...line("Lubricant and cleaning", of("consumable")),
+    ...line(
+      of("consumable").every((l) => /^Cleaning\b/.test(l.says)) ? "Cleaning" : "Lubricant and cleaning",
+      of("consumable"),
+    ),
     ...line("Shipping", of("shipping")),
     ...(bill.tax > 0 && !partRows
       ? [{ what: "Tax", says: `${shop.rates.taxPercent} %`, amount: amount(bill.tax) }]

@@ -18,6 +18,8 @@ const askedOf = ({ job, shop }: ReportInput): Asked[] =>
     .map((c) => ({ c, a: job.answers.find((x) => x.question === finalKey(c.check)) }))
     .filter(({ a }) => a?.answer !== DOES_NOT_APPLY);
 
+/** The instrument's range ended there. */
+const RANGE_END = /(?:; )?read as > .*, the end of its range$/;
 /** A limit with where it comes from: on the customer's page it stands alone. */
 const SOURCE = /^(Limit: [^,;]+)(?:, [^;]+(?:; the local code decides)?)?/;
 /** A run that had its time says nothing more. */
@@ -79,11 +81,12 @@ function titled(
     const answer = !a
       ? "open"
       : a.value !== undefined
-        ? inUnits(a.value, a.unit ?? "", units)
+        ? `${RANGE_END.test(a.note ?? "") ? "> " : ""}${inUnits(a.value, a.unit ?? "", units)}`
         : a.answer === "yes"
           ? "✓ yes"
           : "left out";
-    const under = [a?.note && (a.value === undefined ? a.note : `Limit: ${a.note}`), a?.instrument]
+    const note = a?.note?.replace(RANGE_END, "");
+    const under = [note && (a?.value === undefined ? note : `Limit: ${note}`), a?.instrument]
       .filter(Boolean)
       .join("; ");
     return {
