@@ -32,7 +32,7 @@ const BY_SUPPLY: Readonly<
     hazards?.includes("blade")
       ? {
           check: "petrol-idle",
-          asks: "At idle its tool stands still, and the stop switch stops it at once?",
+          asks: "At idle its tool stands still, its throttle moves only with the lock-off pressed (if it has one), and the stop switch stops it at once?",
           why: "A tool that creeps at idle takes hold of what is beside it.",
           runs: true,
           caution: "Outdoors, nobody before the tool; the exhaust burns a hand.",
