@@ -87,6 +87,8 @@ export function shownFigure(
       ? `Passed with what figure? Give it in ${unit}, as the instrument showed it.`
       : `Give the figure in ${unit}.`;
   const above = said[1] !== "";
+  if (above && max !== undefined && value >= max)
+    return `More than ${value} ${unit} is above the limit of ${max} ${unit}: it must not go out.`;
   if (above && max !== undefined)
     return `More than ${value} ${unit} is beyond the instrument’s range: measure it in the next one.`;
   return { value, above };

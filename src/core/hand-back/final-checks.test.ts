@@ -357,7 +357,8 @@ describe("what an instrument shows", () => {
     expect(shownFigure(text, insulation)).toMatch(/^Passed with what figure\?/),
   );
   it("beyond its range tells nothing of an upper limit", () => {
-    expect(shownFigure("> 20", { unit: "Ω", max: 0.3 })).toMatch(/More than 20 Ω is beyond/);
+    expect(shownFigure("> 0.2", { unit: "Ω", max: 0.3 })).toMatch(/More than 0.2 Ω is beyond/);
+    expect(shownFigure("> 20", { unit: "Ω", max: 0.3 })).toMatch(/is above the limit of 0.3 Ω/);
   });
 });
 
