@@ -1,6 +1,6 @@
 import { Fault } from "../fault";
 import { NO_PIECE } from "../hardware/kinds";
-import { minutesOf } from "../job/step";
+import { UNTIMED_MINUTES } from "../job/step";
 import type { Strip } from "../job/strip";
 import { checkStrip } from "./checked-strip";
 import { toolsUsed } from "./tools-used";
@@ -80,7 +80,7 @@ export function waysInto(strip: Strip, called?: StepCalled): WaysIn {
     const pieces = steps.flatMap((s) => s.hardware ?? []).filter((h) => !NO_PIECE.includes(h.kind));
     return {
       steps: steps.map((s) => s.id),
-      minutes: steps.reduce((sum, s) => sum + minutesOf(s), 0),
+      minutes: steps.reduce((sum, s) => sum + (s.minutes ?? UNTIMED_MINUTES), 0),
       hardware: pieces.reduce((sum, h) => sum + h.qty, 0),
       tools: toolsUsed(steps),
       bundlesOpened: [...new Set(steps.flatMap((s) => s.bundle ?? []))],
