@@ -228,7 +228,8 @@ await inBrowser(
       await page.goto(page.url().replace(/hand-back$/, "sheet?form=short"));
       const sheet = await page.getByRole("article").boundingBox();
       console.log(
-        `${job.kind}: ${hand.keys} keys, ${hand.presses} presses, ${checks} last checks, a sheet of ${(shareOfPage(sheet?.height ?? 0)).toFixed(2)} pages; aim: under 200, 12, 4 to 6, half a page`,
+        `${job.kind}: ${hand.keys} keys, ${hand.presses} presses, ${checks} last checks, ` +
+          `a sheet of ${(shareOfPage(sheet?.height ?? 0)).toFixed(2)} pages; aim: under 200, 12, 4 to 6, half a page`,
       );
     }
   },

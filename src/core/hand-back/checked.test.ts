@@ -14,8 +14,8 @@ import { reportOf } from "./report/report";
 
 /**
  * What is asked of these units before the first screw and at the end, in order and with its limits, and what
- * their owners read. The files beside this test were read line by line: would a good technician ask it of this
- * unit, and would its owner understand it?
+ * their owners read. The files beside this test were read line by line: would a good technician ask it of
+ * this unit, and would its owner understand it?
  */
 describe("gate, last checks and sheet of units of many kinds", () => {
   it.each(CHECKED_UNITS.map((u) => [u.kind, u] as const))("%s", async (kind, unit) => {

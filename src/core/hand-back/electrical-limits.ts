@@ -41,8 +41,8 @@ const CORD_STEP_OHM = 0.1;
 const MOST_BOND_OHM = 1;
 
 /**
- * Earth bond with its cord, Ω at most: the shop's limit up to 5 m, 0.1 Ω more for each full 7.5 m beyond, at
- * most 1 Ω. A part of 7.5 m gives nothing: the standard does not say that it does.
+ * Earth bond with its cord, Ω at most: the shop's limit up to 5 m, 0.1 Ω more for each full 7.5 m beyond,
+ * at most 1 Ω. A part of 7.5 m gives nothing: the standard does not say that it does.
  *
  * @param base the shop's limit, Ω
  * @param cordM length of the cord, m

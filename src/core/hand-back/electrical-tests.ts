@@ -41,8 +41,10 @@ export function electricalTests(unit: TestedUnit, limits: ElectricalLimits): Ele
     check: {
       check: "cord",
       asks: unit.isSmall
-        ? "Cord flexed from end to end, plug and strain relief looked over; every guard and cover on and drawn: nothing cut, nothing loose?"
-        : "Cord flexed from end to end; plug, strain relief and case looked over: nothing cut, nothing loose?",
+        ? "Cord flexed from end to end, plug and strain relief looked over; " +
+          "every guard and cover on and drawn: nothing cut, nothing loose?"
+        : "Cord flexed from end to end; plug, strain relief and case looked over: " +
+          "nothing cut, nothing loose?",
       ...ALWAYS,
       why: "Half of what fails a test is seen before it.",
       ...(unit.isSmall ? { covers: true as const } : {}),

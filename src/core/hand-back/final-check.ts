@@ -72,7 +72,7 @@ const PASSED = /^\s*(?:yes|y|ok(?:ay)?|pass(?:ed)?|good|fine|✓)\s*[.!]?\s*$/i;
 /**
  * Reads what an instrument shows.
  *
- * @returns the figure, or a sentence: it is none, or it lies beyond the range of a check that has an upper limit
+ * @returns the figure, or a sentence: it is none, or beyond the range of a check with an upper limit
  * @example shownFigure("> 999", { unit: "MΩ", min: 1 }) // { value: 999, above: true }
  */
 export function shownFigure(

@@ -28,8 +28,8 @@ import { type CheckedUnit, type WhatThereIs, whatThereIs } from "./what-there-is
 
 /**
  * The last checks that this unit can fail, in the order they are done: by what drives it, its class, its
- * train and what was done at it; guards come before anything runs. Electrical limits are the shop’s own; the local
- * code decides.
+ * train and what was done at it; guards come before anything runs. Electrical limits are the shop’s own; the
+ * local code decides.
  */
 export function finalChecks(
   unit: CheckedUnit & {

@@ -25,6 +25,8 @@ export function kindChecks(unit: KindUnit, has: WhatThereIs): FinalCheck[] {
   ];
 }
 
+const BATTERY_WHOLE = "Battery whole, not swollen, contacts clean, and it sits firmly";
+
 const BY_SUPPLY: Readonly<
   Partial<Record<Supply, (unit: KindUnit, has: WhatThereIs) => readonly FinalCheck[]>>
 > = {
@@ -32,7 +34,9 @@ const BY_SUPPLY: Readonly<
     hazards?.includes("blade")
       ? {
           check: "petrol-idle",
-          asks: "At idle its tool stands still, its throttle moves only with the lock-off pressed (if it has one), and the stop switch stops it at once?",
+          asks:
+            "At idle its tool stands still, its throttle moves only with the lock-off pressed " +
+            "(if it has one), and the stop switch stops it at once?",
           why: "A tool that creeps at idle takes hold of what is beside it.",
           runs: true,
           caution: "Outdoors, nobody before the tool; the exhaust burns a hand.",
@@ -48,7 +52,9 @@ const BY_SUPPLY: Readonly<
       ? [
           {
             check: "chain-brake",
-            asks: `Chain brake${has.chainBrake === "usual" ? ", if it has one" : ""}: set by hand at full speed, and the chain stands at once?`,
+            asks:
+              `Chain brake${has.chainBrake === "usual" ? ", if it has one" : ""}: ` +
+              "set by hand at full speed, and the chain stands at once?",
             why: "It is there for the kick that nobody sees coming.",
             runs: true as const,
             caution: "Saw held down with both hands, bar clear of everything.",
@@ -81,7 +87,9 @@ const BY_SUPPLY: Readonly<
   battery: ({ looseItems = [] }) => [
     {
       check: "battery",
-      asks: `Battery whole, not swollen, contacts clean, and it sits firmly${looseItems.some((i) => /\bcharger\b/i.test(i)) ? "; its charger charges it, and says when it is full" : ""}?`,
+      asks: looseItems.some((i) => /\bcharger\b/i.test(i))
+        ? `${BATTERY_WHOLE}; its charger charges it, and says when it is full?`
+        : `${BATTERY_WHOLE}?`,
       why: "A loose contact looks like a motor that is worn out.",
       caution: "A swollen or dented pack is not charged: outside, on stone, and to the collecting point.",
     },
@@ -156,5 +164,6 @@ const HOLDS_ITS_LOAD: FinalCheck = {
   asks: "Holds its rated load without creeping, and lowers it as slowly as it should?",
   why: "A brake that holds nothing in the air is no brake.",
   caution:
-    "Nobody under or beside the load. Where the local code wants a licensed test for lifting gear, it is theirs to do.",
+    "Nobody under or beside the load. " +
+    "Where the local code wants a licensed test for lifting gear, it is theirs to do.",
 };

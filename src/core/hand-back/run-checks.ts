@@ -58,7 +58,9 @@ export function firstRun(has: WhatThereIs, complaint?: string): FinalCheck[] {
       ? [
           {
             check: "switched-on",
-            asks: `Switched on${has.getsWet ? ", filled," : ""} for five minutes: no smell, no smoke, nothing trips${gone}?`,
+            asks:
+              `Switched on${has.getsWet ? ", filled," : ""} for five minutes: ` +
+              `no smell, no smoke, nothing trips${gone}?`,
             why: "What chars or shorts shows itself here, and not at home.",
             runs: true,
             minutes: SWITCHED_ON_MINUTES,
@@ -84,7 +86,8 @@ export function firstRun(has: WhatThereIs, complaint?: string): FinalCheck[] {
       ...may,
       ...(has.lubricated.length && {
         listenFor:
-          "Fresh grease that is squeezed smacks evenly and goes quieter within a minute. What comes once a turn, and stays, is a tooth or a bearing.",
+          "Fresh grease that is squeezed smacks evenly and goes quieter within a minute. " +
+          "What comes once a turn, and stays, is a tooth or a bearing.",
       }),
       ...(has.isDriven
         ? { runs: true, caution: "Eye protection, loose sleeves and hair away, a hand at the switch." }
@@ -112,7 +115,9 @@ export function speedsAndWays({ hasSpeeds, ways, wasWired }: WhatThereIs): Final
       ? [
           {
             check: "run-speeds",
-            asks: `Each speed in turn${hasSpeeds === "usual" ? ", if it has several" : ""}: even, nothing hunting?`,
+            asks:
+              `Each speed in turn${hasSpeeds === "usual" ? ", if it has several" : ""}: ` +
+              "even, nothing hunting?",
             why: "A fault of one speed is found by the customer otherwise.",
             runs: true as const,
           },
@@ -144,7 +149,9 @@ export function warmOf({ hasTeeth, hasHeater, hasMotor, isElectric, lubricated }
         {
           check: "warm",
           asks: `After ten minutes: does a hand stay on ${listed(where.map((w) => `the ${w}`))}?`,
-          why: "A hand is drawn back at about 60 °C; what is hotter than that after ten minutes idle runs dry or tight.",
+          why:
+            "A hand is drawn back at about 60 °C; " +
+            "what is hotter than that after ten minutes idle runs dry or tight.",
           may: "Temperature by a probe, where, and after how long",
           instrument: "Probe",
           minutes: WARM_MINUTES,
@@ -197,7 +204,8 @@ export function afterTheRun({ settles, hasTeeth, isSealed, isSprung }: WhatThere
             asks: "Seepage looked for after the run, cold again, and wiped?",
             why: "What seeps now drips at home.",
             listenFor:
-              "A film at a parting line is what was packed too full: wipe it, and look once more. A drop that comes back is a seal.",
+              "A film at a parting line is what was packed too full: wipe it, and look once more. " +
+              "A drop that comes back is a seal.",
           },
         ]
       : []),

@@ -45,7 +45,7 @@ describe("where a part comes from, in one line", () => {
 });
 const SOURCE = /^(?:counter|kit)$/;
 
-it("a line that is typed leaves nothing behind of its earlier states, and takes nothing from a field of its own", () => {
+it("a line leaves nothing of its earlier states, and takes nothing from a field of its own", () => {
   const typed = (line: string, from: Record<string, string> = {}) =>
     [...line].reduce((now, _, i) => filledFrom(now, line.slice(0, i + 1)), from);
   expect(typed("counter, 4")).toEqual({ from: "counter", price: "4", line: "counter, 4" });

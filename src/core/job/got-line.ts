@@ -56,8 +56,8 @@ export function gotFromLine(line: string): GotLine {
 }
 
 /**
- * Fields as a line fills them while it is typed: what an earlier state of the line put there goes with it, what
- * somebody wrote into a field of its own stays.
+ * Fields as a line fills them while it is typed: what an earlier state of the line put there goes with it,
+ * what somebody wrote into a field of its own stays.
  */
 export function filledFrom<T extends Readonly<Record<string, string>>>(
   fields: T,

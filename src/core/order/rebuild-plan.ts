@@ -278,7 +278,9 @@ function lockerCures(strip: CheckedStrip, lines: readonly RebuildLine[]): Rebuil
       {
         after: l.n,
         minutes: cure.handleMinutes,
-        why: `thread locker on ${locked.map(hardwareInWords).join("; ")}: ${cure.says}. It may run idle once it holds, under load once it has cured`,
+        why:
+          `thread locker on ${locked.map(hardwareInWords).join("; ")}: ${cure.says}. ` +
+          "It may run idle once it holds, under load once it has cured",
       },
     ];
   });

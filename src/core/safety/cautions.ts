@@ -85,7 +85,9 @@ export const CAUTIONS: readonly Caution[] = [
   {
     hazard: "locker",
     when: "back",
-    says: `There was thread locker on it: clean both threads, a drop of the same grade. The unit runs idle once it holds, under load once it has cured: on steel it ${lockerCure().says}.`,
+    says:
+      "There was thread locker on it: clean both threads, a drop of the same grade. " +
+      `The unit runs idle once it holds, under load once it has cured: on steel it ${lockerCure().says}.`,
     applies: (s) => (s.hardware ?? []).some((h) => wasLocked(h) && !isPlastic(h.into)),
   },
   {

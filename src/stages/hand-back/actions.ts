@@ -93,7 +93,12 @@ export async function answerCheck(raw: z.infer<typeof input>): Promise<ActionRes
           ...noteOf(asked, [measured?.trim(), hasRun].filter(Boolean).join("; ")),
           ...(by ? { instrument: by } : {}),
         },
-        `final check: ${asked.asks} ${said?.says ?? (value === undefined ? "yes" : `${value} ${asked.unit}`)}${measured ? `: ${measured}` : ""}`,
+        [
+          `final check: ${asked.asks} ${said?.says ?? (value === undefined ? "yes" : `${value} ${asked.unit}`)}`,
+          measured,
+        ]
+          .filter(Boolean)
+          .join(": "),
       );
     },
   );
@@ -148,7 +153,8 @@ function ranLongEnough(
   if (time)
     throw new Fault(
       "ran",
-      `it cannot have run ${asked.minutes} min yet: ${secondsInWords(time.minutesLeft)} are left. If it ran before, say for how long`,
+      `it cannot have run ${asked.minutes} min yet: ${secondsInWords(time.minutesLeft)} are left. ` +
+        "If it ran before, say for how long",
     );
   return undefined;
 }

@@ -8,7 +8,7 @@ import type { CheckedUnit } from "./units";
 
 const AT = "2026-03-02T10:00:00.000Z";
 
-/** A unit as a job that was repaired, checked and signed for: every check passed in the middle of its limit. */
+/** A unit as a job that was repaired and checked: every check passed in the middle of its limit. */
 export function checkedJob(unit: CheckedUnit): Job {
   const { parts, steps = [], causes = [], greased = {}, ...more } = unit;
   const known = parts.map(({ mode, ...p }, i) => ({ ...p, id: `p${i + 1}`, renew: mode !== undefined }));

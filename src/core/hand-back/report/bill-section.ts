@@ -50,7 +50,8 @@ export function theBill({ job, shop, day }: ReportInput, bill: Bill, partRows?: 
       what: job.warrantyOf
         ? "Total: not charged"
         : agreed
-          ? `Total, with work and tax; as ${agreed.byWhom || "the customer"} agreed on ${day(agreed.answeredOn ?? agreed.madeAt)}: ${amount(agreed.total)}`
+          ? `Total, with work and tax; as ${agreed.byWhom || "the customer"} agreed on ` +
+            `${day(agreed.answeredOn ?? agreed.madeAt)}: ${amount(agreed.total)}`
           : partRows && bill.tax > 0
             ? `Total, with ${shop.rates.taxPercent} % tax (${amount(bill.tax)})`
             : "Total, with work and tax",

@@ -24,7 +24,9 @@ const WEAR = { months: YEAR, why: "the new part has run in by then, and its mate
  */
 export const CARE: Readonly<Record<string, Care>> = {
   jam: {
-    says: "When it strains or sticks, stop at once and look for what holds it: what is stalled and driven on breaks teeth.",
+    says:
+      "When it strains or sticks, stop at once and look for what holds it: " +
+      "what is stalled and driven on breaks teeth.",
     look: WEAR,
   },
   fatigue: {
@@ -48,15 +50,21 @@ export const CARE: Readonly<Record<string, Care>> = {
     look: { months: 6, why: "a new seal has settled by then, and its shaft shows whether it marks the lip" },
   },
   hair: {
-    says: "After each use {off}, and clean string, hair and fibre off its shafts before they wind themselves in.",
+    says:
+      "After each use {off}, and clean string, hair and fibre off its shafts " +
+      "before they wind themselves in.",
     look: { months: 6, why: "fibre winds itself in unseen" },
   },
   bearing: {
-    says: "A rumble that grows, or a shaft that can be moved sideways, is a bearing: bring it in before it wears what runs beside it.",
+    says:
+      "A rumble that grows, or a shaft that can be moved sideways, is a bearing: " +
+      "bring it in before it wears what runs beside it.",
     look: { months: YEAR, why: "new bearings have run in by then" },
   },
   motor: {
-    says: "Let it cool when its case is hot to the hand, and never hold it still while it runs. If it has air slots, keep them clear.",
+    says:
+      "Let it cool when its case is hot to the hand, and never hold it still while it runs. " +
+      "If it has air slots, keep them clear.",
     look: { months: YEAR, why: "its motor is looked at while that is cheap" },
   },
   "wrong-part": {

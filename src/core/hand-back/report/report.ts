@@ -45,10 +45,9 @@ export function reportOf(input: ReportInput): Report {
     shop,
     day: day(job.handedBackAt ?? input.now),
     sections: [
-      broughtIn(input),
       ...(isSmall
-        ? [together(whatWasWrong(job), whatWasDone(input))]
-        : [whatWasWrong(job), whatWasDone(input)]),
+        ? [together("The repair", broughtIn(input), whatWasWrong(job), whatWasDone(input))]
+        : [broughtIn(input), whatWasWrong(job), whatWasDone(input)]),
       ...(repaired && !isSmall
         ? [{ title: "Parts and lubricants", blocks: [{ is: "rows", rows: [...rows, ...oils] } as const] }]
         : []),
@@ -66,10 +65,10 @@ export function reportOf(input: ReportInput): Report {
 /** So many parts stand in the bill itself. */
 const FEW_PARTS = 2;
 
-/** Two sections under one heading. */
-const together = (a: Section, b: Section): Section => ({
-  title: `${a.title}, and ${b.title.charAt(0).toLowerCase()}${b.title.slice(1)}`,
-  blocks: [...a.blocks.filter((x) => x.is !== "list" || x.items.length), ...b.blocks],
+/** Several sections under one heading. */
+const together = (title: string, ...sections: readonly Section[]): Section => ({
+  title,
+  blocks: sections.flatMap((s) => s.blocks.filter((b) => b.is !== "list" || b.items.length > 0)),
 });
 
 function broughtIn({ job, day }: ReportInput): Section {
@@ -224,7 +223,7 @@ function oldParts(job: Job): string | undefined {
     : `Old parts go back to the customer: ${which}.`;
 }
 
-/** All tests, gear faces with their marks, pictures before and after of the same view, pictures of what came with it. */
+/** All tests, gear faces with their marks, pictures of the same view before and after, of what came with it. */
 function annexOf(input: ReportInput): Section[] {
   const { job } = input;
   const failed = failedOf(job);

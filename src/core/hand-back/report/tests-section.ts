@@ -33,8 +33,8 @@ const isTold = ({ c, a }: Asked): boolean =>
     c.told === true);
 
 /**
- * The tests on the customer's page: each figure with its limit and its instrument, what it was brought in for;
- * the others are counted, and stand in the annex one by one.
+ * The tests on the customer's page: each figure with its limit and its instrument, what it was brought in
+ * for; the others are counted, and stand in the annex one by one.
  */
 export function testsOf(input: ReportInput): Section {
   const asked = askedOf(input);

@@ -14,7 +14,7 @@ import { capital, listed, sentence } from "../../sentence";
 import { type Block, type ListItem, type Section, words } from "./blocks";
 import type { ReportInput } from "./report-input";
 
-/** What was done, in the past tense and in the customer's words; what the technician noted is kept as it is. */
+/** What was done, in the past tense and the customer's words; what the technician noted is kept as it is. */
 export function whatWasDone({ job, shop }: Pick<ReportInput, "job" | "shop">): Section {
   const ending = job.ending && endingNamed(job.ending.how);
   const together = job.steps.length > 0 && (ending?.together ?? true);
@@ -25,7 +25,8 @@ export function whatWasDone({ job, shop }: Pick<ReportInput, "job" | "shop">): S
     ...(together
       ? insteadOf(job).map(
           ({ piece, qty, from }) =>
-            `${capital(hardwareInWords({ ...piece, qty, at: undefined }))} went in for what was lost here, from: ${from}.`,
+            `${capital(hardwareInWords({ ...piece, qty, at: undefined }))} ` +
+            `went in for what was lost here, from: ${from}.`,
         )
       : []),
     ...(repaired
@@ -49,7 +50,10 @@ export function whatWasDone({ job, shop }: Pick<ReportInput, "job" | "shop">): S
               ending.tells,
               sentence(job.ending.why),
               job.ending.amount !== undefined &&
-                `${money(job.ending.amount, shop.currency)} ${job.ending.how === "bought-out" ? "paid to the customer" : "due"}.`,
+                [
+                  money(job.ending.amount, shop.currency),
+                  job.ending.how === "bought-out" ? "paid to the customer." : "due.",
+                ].join(" "),
             ]
               .filter(Boolean)
               .join(" "),
@@ -74,7 +78,9 @@ function takenApart({ steps, answers }: Job): string {
     pieces.length > 0 &&
     !pieces.some((h) => h.uncounted) &&
     !answers.some((a) => a.question.startsWith("missing:"));
-  return `Taken apart in ${steps.length} ${steps.length === 1 ? "step" : "steps"} and put together again${isCounted ? "; every screw and small part counted out and back" : ""}.`;
+  const counted = isCounted ? "; every screw and small part counted out and back" : "";
+  const inSteps = `${steps.length} ${steps.length === 1 ? "step" : "steps"}`;
+  return `Taken apart in ${inSteps} and put together again${counted}.`;
 }
 
 function renewed(job: Job): string[] {
@@ -116,7 +122,7 @@ function cleanedAndGreased(job: Job): string[] {
 const isPlannedCleaning = (v: Service): boolean =>
   v.do === "clean" && (v.method !== undefined || v.chamber !== undefined);
 
-/** A bond is said with its limits: it is the one mending that a customer can undo by washing or heating it. */
+/** A bond is said with its limits: a customer can undo it by washing or heating it. */
 const BOND_LIMITS =
   "It is not as strong as the part was when it was new: no blows, no hot water, no solvent.";
 
@@ -135,12 +141,9 @@ const servicesDone = (job: Job): string[] =>
 function locked({ steps, linesDone }: Job): string[] {
   const pieces = steps
     .filter((s) => linesDone.includes(undoKey(s.id)))
-    .flatMap((s) => (s.hardware ?? []).filter((h) => wasLocked(h) && !lockerRefused(h.into)));
-  return pieces.length
-    ? [
-        `Thread locker renewed on ${listed(pieces.map((h) => hardwareInWords({ ...h, at: undefined, locker: undefined })))}.`,
-      ]
-    : [];
+    .flatMap((s) => (s.hardware ?? []).filter((h) => wasLocked(h) && !lockerRefused(h.into)))
+    .map((h) => hardwareInWords({ ...h, at: undefined, locker: undefined }));
+  return pieces.length ? [`Thread locker renewed on ${listed(pieces)}.`] : [];
 }
 
 /** What was set last, with what was measured. */
