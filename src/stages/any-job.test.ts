@@ -440,7 +440,7 @@ describe("a job that ends without its repair", () => {
   });
   it.each([
     ["scrapped", [], /stays here and is disposed of/],
-    ["bought-out", [], /the shop has bought it.*40\.00 € paid to the customer/],
+    ["bought-out", [], /the shop has bought it.*40\.00 € paid to you/],
     ["in-pieces", ["all-pieces", "marked"], /goes back in pieces/],
   ] as const)("%s: nothing is put together, and it leaves the board", async (how, checks, says) => {
     const number = await at("judge");

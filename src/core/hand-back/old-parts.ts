@@ -3,7 +3,7 @@ import { partNamed } from "../job/part";
 import { listed } from "../sentence";
 import type { Choice, FinalCheck } from "./final-check";
 
-/** What became of the parts that came out for good, each as it is said on the customer's paper. */
+/** What became of the parts that came out for good, as it is said at the bench. */
 export const OLD_PARTS = {
   check: "old-parts",
   returned: { answer: "returned", says: "given back to the customer" },
@@ -11,6 +11,9 @@ export const OLD_PARTS = {
   kept: { answer: "kept", says: "kept by the shop" },
   lost: { answer: "lost", says: "lost here" },
 } as const;
+
+/** The same where the customer's paper says it otherwise. */
+const ON_PAPER: Readonly<Record<string, string>> = { [OLD_PARTS.returned.answer]: "given back to you" };
 
 /**
  * Asked at the door where something came out for good: what was said at Take in may have been thought over.
@@ -51,7 +54,7 @@ export function oldPartsInWords(
   const said = ends.flatMap(({ answer: end, says }) => {
     const names = out.filter((p) => endOf(p.id) === end).map((p) => partNamed(job, p.id));
     const agreed = end === OLD_PARTS.disposed.answer && job.disposeConsent ? ", as agreed" : "";
-    return names.length ? [`${says}${agreed}: ${listed(names)}`] : [];
+    return names.length ? [`${ON_PAPER[end] ?? says}${agreed}: ${listed(names)}`] : [];
   });
   return said.length ? `Old parts ${said.join("; ")}.` : undefined;
 }

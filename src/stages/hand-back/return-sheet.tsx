@@ -35,7 +35,7 @@ export const ReturnSheet = ({ report }: { report: Report }) => (
 );
 
 const SectionView = ({ section: { title, blocks } }: { section: Section }) => (
-  <section className="pt-2.5">
+  <section className="pt-2">
     <h2 className="break-after-avoid text-[21px]">{title}</h2>
     {blocks.map((b, i) => (
       <BlockView key={i} block={b} />
@@ -134,7 +134,7 @@ function BlockView({ block: b }: { block: Block }) {
       return (
         <figure className="w-[300px] break-inside-avoid">
           <svg
-            viewBox={`0 0 300 ${b.signature.strokes.length ? 84 : 50}`}
+            viewBox={`0 0 300 ${b.signature.strokes.length ? 84 : 36}`}
             className="w-full border-b-2 border-[#1d2a2c]"
             role="img"
             aria-label={b.signature.strokes.length ? `Signature of ${b.signature.says}` : "A line to sign on"}

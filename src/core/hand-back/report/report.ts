@@ -220,7 +220,7 @@ function oldParts(job: Job): string | undefined {
   if (a) return oldPartsInWords(job, a.answer, job.home?.ends);
   return job.disposeConsent
     ? `Old parts stay here and are disposed of, as agreed: ${which}.`
-    : `Old parts go back to the customer: ${which}.`;
+    : `Old parts go back to you: ${which}.`;
 }
 
 /** All tests, gear faces with their marks, pictures of the same view before and after, of what came with it. */

@@ -34,32 +34,32 @@ const isTold = ({ c, a }: Asked): boolean =>
 
 /**
  * The tests on the customer's page: each figure with its limit and its instrument, what it was brought in
- * for; the others are counted, and stand in the annex one by one.
+ * for; the others are counted. The annex has them one by one, with their times.
  */
 export function testsOf(input: ReportInput): Section {
   const asked = askedOf(input);
   const { title, rows } = titled(input, asked);
   const told = rows
     .filter((_, i) => isTold(asked[i] as Asked))
-    .map(({ under, ...row }) => (under ? { ...row, under: under.replace(SOURCE, "$1") } : row));
+    .map(({ asks, answer, under }) =>
+      under && !RAN.test(under) ? { asks, answer, under: under.replace(SOURCE, "$1") } : { asks, answer },
+    );
   const passed = asked.filter((x) => x.a && !isTold(x)).length;
   const open = asked.filter(({ a }) => !a).length;
   if (open === asked.length) return { title, blocks: words(open ? "Not tested yet." : undefined) };
   return {
     title,
     blocks: [
-      ...(told.length ? [{ is: "tests" as const, tests: told }] : []),
-      ...words(
-        [
-          passed > 0 && `${checks(passed, told.length > 0)} passed.`,
-          open > 0 && `${checks(open, false)} still open.`,
-        ]
-          .filter(Boolean)
-          .join(" "),
-      ),
+      ...(told.length || passed > 0
+        ? [{ is: "tests" as const, tests: [...told, ...counted(passed, told.length > 0)] }]
+        : []),
+      ...words(open > 0 ? `${checks(open, false)} still open.` : undefined),
     ],
   };
 }
+
+const counted = (passed: number, more: boolean): readonly TestRow[] =>
+  passed > 0 ? [{ asks: checks(passed, more), answer: "✓ passed" }] : [];
 
 const checks = (n: number, more: boolean): string =>
   `${n === 1 ? "One" : n}${more ? " more" : ""} ${n === 1 ? "check" : "checks"}`;
@@ -67,7 +67,7 @@ const checks = (n: number, more: boolean): string =>
 /** All tests with their figures, limits, instruments and times, for the next shop. */
 export function allTests(input: ReportInput): Section[] {
   const asked = askedOf(input);
-  return asked.some((x) => x.a && !isTold(x))
+  return asked.some((x) => x.a)
     ? [{ title: "All tests", blocks: [{ is: "tests", tests: titled(input, asked).rows }] }]
     : [];
 }

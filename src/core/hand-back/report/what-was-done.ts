@@ -52,7 +52,7 @@ export function whatWasDone({ job, shop }: Pick<ReportInput, "job" | "shop">): S
               job.ending.amount !== undefined &&
                 [
                   money(job.ending.amount, shop.currency),
-                  job.ending.how === "bought-out" ? "paid to the customer." : "due.",
+                  job.ending.how === "bought-out" ? "paid to you." : "due.",
                 ].join(" "),
             ]
               .filter(Boolean)
