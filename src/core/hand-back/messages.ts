@@ -1,7 +1,7 @@
 import type { Job } from "../job/job";
 import { partNamed } from "../job/part";
-import { CAUSE_RULES } from "../judge/cause-rules";
 import { FAILURE_MODES, isFailure } from "../judge/failure-modes";
+import { ROOTS } from "../judge/roots";
 import { money } from "../quantity/money";
 import { sentence } from "../sentence";
 
@@ -67,7 +67,7 @@ export function messageOf(
   const failed = job.findings
     .filter((f) => isFailure(f.mode))
     .map((f) => `${partNamed(job, f.part)}: ${FAILURE_MODES.find((m) => m.mode === f.mode)?.says ?? f.mode}`);
-  const why = (job.causes.chosen ?? []).flatMap((c) => CAUSE_RULES.find((r) => r.cause === c)?.says ?? []);
+  const why = (job.causes.chosen ?? []).flatMap((c) => ROOTS.find((r) => r.cause === c)?.says ?? []);
   switch (kind) {
     case "taken-in":
       return {

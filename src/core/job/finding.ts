@@ -1,7 +1,7 @@
 import { z } from "zod";
 import type { Frozen } from "../frozen";
-import { CAUSE_RULES } from "../judge/cause-rules";
 import { fateName } from "../judge/fate";
+import { ROOTS } from "../judge/roots";
 import { gearIdentity, gearNotes } from "./gear-notes";
 import { goesInSchema } from "./goes-in";
 import { gotSchema } from "./got";
@@ -35,9 +35,11 @@ export type Finding = Frozen<z.infer<typeof findingSchema>>;
 /** The technician's own verdict on why it failed; stands above what the rules say. */
 export const chosenCauses = z.strictObject({
   chosen: z
-    .array(z.enum(CAUSE_RULES.map((r) => r.cause)))
+    .array(z.enum(ROOTS.map((r) => r.cause)))
     .max(20)
     .optional(),
   words: text.optional(),
+  /** a sign that was looked for → whether it was there */
+  looked: z.record(z.string().max(60), z.boolean()).optional(),
 });
 export type ChosenCauses = Frozen<z.infer<typeof chosenCauses>>;

@@ -1,60 +1,155 @@
-import { CAUSE_RULES, type CauseRule, WASH } from "./cause-rules";
-import { type Evidence, type Fact, factsOf } from "./evidence";
+import { CAUSES, type Case, caseOf, partsOf, rootsOf } from "./case";
+import { type ChainLink, chainFrom } from "./chain";
+import type { Evidence, Fact } from "./evidence";
 import { hasCrumbs } from "./failure-modes";
+import { networkFor, strongestWay } from "./network/network";
+import { PRIOR_RULES } from "./network/priors";
+import { ROOTS, type Root, WASH } from "./roots";
 
 export interface LikelyCause {
   readonly cause: string;
   readonly says: string;
-  readonly how: "likely" | "possible" | "less likely";
-  /** 0 to 1: how the signs add up, for ordering and for a bar; not a measured frequency */
-  readonly weight: number;
-  readonly because: readonly { readonly says: string; readonly why: string; readonly against: boolean }[];
-  readonly confirm: readonly string[];
+  readonly how: "likely" | "possible" | "unlikely";
+  /** P(it began there | what is known), 0 to 1; several may hold at once */
+  readonly probability: number;
+  readonly because: readonly Reason[];
+  /** from the root to the signs */
+  readonly chain: readonly ChainLink[];
   readonly goTo: readonly string[];
+}
+export interface Reason {
+  readonly says: string;
+  readonly why: string;
+  readonly against: boolean;
+}
+
+/** Words for odds. */
+export const inWords = (p: number): LikelyCause["how"] =>
+  p >= 0.6 ? "likely" : p >= 0.25 ? "possible" : "unlikely";
+
+/** A cause with less than this is not shown. */
+const SHOWN = 0.06;
+/** Nor is one that what was found makes hardly likelier than it was at the counter. */
+const LIFTED = 1.25;
+
+/**
+ * What began it, likeliest first, each with what speaks for and against it and the chain of what led to what.
+ * A cause that nothing seen speaks for is not shown.
+ *
+ * Exact probabilities in a noisy-or network of roots, mechanisms and signs; see `docs/why-it-failed.md`.
+ */
+export function likelyCauses(evidence: Evidence): LikelyCause[] {
+  const c = caseOf(evidence);
+  if (!c.facts.some(isSeen)) return [];
+  const now = rootsOf(c, c.known);
+  const news = newsOf(c, now);
+  return ranked(c, now)
+    .map(({ root, probability }) => ({
+      ...said(root, probability),
+      because: reasonsOf(root, news),
+      chain: chainFrom(root.cause, c),
+    }))
+    .filter((x) => x.because.some((b) => !b.against));
+}
+
+/** The likeliest cause alone, without its reasons; nothing where nothing is found. */
+export function likeliestCause(evidence: Evidence): Said | undefined {
+  const c = caseOf(evidence);
+  if (!c.facts.some(isSeen)) return undefined;
+  const [first] = ranked(c, rootsOf(c, c.known));
+  return first && said(first.root, first.probability);
+}
+
+/** A cause as it is said, with its odds. */
+export type Said = Omit<LikelyCause, "because" | "chain">;
+const said = (root: Root, probability: number): Said => ({
+  cause: root.cause,
+  says: root.says,
+  how: inWords(probability),
+  probability,
+  goTo: root.goTo,
+});
+
+/** Roots that what is seen makes likelier than they were at the counter, likeliest first. */
+const ranked = (c: Case, now: ReadonlyMap<string, number>) =>
+  ROOTS.map((root) => ({ root, probability: now.get(root.cause) ?? 0 }))
+    .filter(
+      ({ root, probability: p }) =>
+        p >= SHOWN &&
+        p > LIFTED * priorOf(c, root.cause) &&
+        c.facts.some((f) => isSeen(f) && strongestWay(root.cause, f.fact) !== undefined),
+    )
+    .sort((a, b) => b.probability - a.probability || a.root.cause.localeCompare(b.root.cause));
+const priorOf = ({ past, own }: Case, cause: string): number =>
+  networkFor(past, own).find((n) => n.id === cause)?.leak ?? 0;
+const isSeen = (f: Fact): boolean => f.found === true;
+const logit = (p: number): number => Math.log(Math.max(p, 1e-9) / Math.max(1 - p, 1e-9));
+/** News of less than this, in log odds, is none. */
+const LEAST_NEWS = 0.2;
+
+/** All that one thing looked at told, and what it does to the log odds of each root. */
+interface News {
+  readonly facts: readonly Fact[];
+  readonly of: ReadonlyMap<string, number>;
 }
 
 /**
- * Likely causes from what was found, best first, each with what speaks for and against it.
- *
- * Signs add up as log odds (half a unit of weight each); several causes may hold at once. A cause with no
- * sign for it is not shown. See {@link CAUSE_RULES}.
+ * What each thing that was looked at does to the odds: the mean of what it does first, before all others, and
+ * last, after them. What two signs both tell is then no less told, and what another sign explains counts half.
  */
-export function likelyCauses(evidence: Evidence): LikelyCause[] {
-  const facts = factsOf(evidence);
-  const thinkable = (rule: CauseRule): boolean =>
-    !rule.only || facts.some((f) => rule.only?.includes(f.fact));
-  return CAUSE_RULES.filter(thinkable)
-    .map((rule) => judged(rule, facts))
-    .filter((c) => c.because.some((b) => !b.against) && c.weight > 0.12)
-    .sort((a, b) => b.weight - a.weight);
+function newsOf(c: Case, now: ReadonlyMap<string, number>): News[] {
+  const said = new Map<string, Fact[]>();
+  for (const f of c.facts) if (f.says) said.set(f.says, [...(said.get(f.says) ?? []), f]);
+  const nothing = rootsOf(only(c, []), new Map());
+  return [...said.values()].map((facts) => {
+    const alone = rootsOf(only(c, facts), only(c, facts).known);
+    const rest = only(
+      c,
+      c.facts.filter((f) => !facts.includes(f)),
+    );
+    const without = rootsOf(rest, rest.known);
+    const at = (of: ReadonlyMap<string, number>, id: string): number => logit(of.get(id) ?? 0);
+    return {
+      facts,
+      of: new Map(
+        CAUSES.map((id) => [id, (at(alone, id) - at(nothing, id) + at(now, id) - at(without, id)) / 2]),
+      ),
+    };
+  });
 }
 
-function judged(rule: CauseRule, facts: readonly Fact[]): LikelyCause {
-  let odds = rule.usual;
-  const because: { says: string; why: string; against: boolean; size: number }[] = [];
-  for (const sign of rule.signs) {
-    // the same sign on two parts is one sign
-    const seen = facts.filter((f) => f.fact === sign.fact);
-    if (!seen.length) continue;
-    odds += sign.weight;
-    because.push({
-      says: seen.map((f) => f.says).join("; "),
-      why: sign.why,
-      against: sign.weight < 0,
-      size: Math.abs(sign.weight),
+const only = (c: Case, facts: readonly Fact[]): Case => ({ ...partsOf(facts), own: c.own });
+
+/** For and against a root, what weighs most first. */
+function reasonsOf(root: Root, news: readonly News[]): Reason[] {
+  return news
+    .map(({ facts, of }) => ({ facts, size: of.get(root.cause) ?? 0 }))
+    .filter(({ facts, size }) => Math.abs(size) >= LEAST_NEWS && facts.some((f) => bears(root, f)))
+    .sort((a, b) => Number(a.size < 0) - Number(b.size < 0) || Math.abs(b.size) - Math.abs(a.size))
+    .map(({ facts, size }) => {
+      const f = toldBy(root, facts);
+      return { says: f.says, why: whyOf(root, f, size < 0), against: size < 0 };
     });
-  }
-  because.sort((a, b) => Number(a.against) - Number(b.against) || b.size - a.size);
-  const weight = 1 / (1 + Math.exp(-odds * 0.8));
-  return {
-    cause: rule.cause,
-    says: rule.says,
-    how: weight > 0.75 ? "likely" : weight > 0.4 ? "possible" : "less likely",
-    weight,
-    because: because.map(({ says, why, against }) => ({ says, why, against })),
-    confirm: rule.confirm,
-    goTo: rule.goTo,
-  };
+}
+
+/** What changes the odds of others alone is no reason of its own. */
+const bears = (root: Root, f: Fact): boolean => f.found !== undefined || priorRule(root, f) !== undefined;
+const priorRule = (root: Root, f: Fact) =>
+  PRIOR_RULES.find((r) => r.fact === f.fact && r.cause === root.cause);
+
+/** Of all that one thing told, what the root brings about most. */
+const toldBy = (root: Root, facts: readonly Fact[]): Fact =>
+  [...facts].sort((a, b) => strengthTo(root, b) - strengthTo(root, a))[0] as Fact;
+const strengthTo = (root: Root, f: Fact): number =>
+  strongestWay(root.cause, f.fact)?.reduce((all, p) => all * p.strength, 1) ?? 0;
+
+function whyOf(root: Root, f: Fact, against: boolean): string {
+  if (f.found === undefined) return priorRule(root, f)?.why ?? "";
+  const way = strongestWay(root.cause, f.fact);
+  const last = way?.at(-1)?.why;
+  if (!isSeen(f)) return against ? "it would mostly show there" : "what else would show there does not";
+  if (!against) return last ?? "it leaves less to other causes";
+  return "something else tells it better";
 }
 
 /**

@@ -1,6 +1,9 @@
 import { isPlastic } from "../hardware/material";
 import { greaseStatesIn, isFailure, modeNamed, symptomSays } from "./failure-modes";
-import { type Turning, toothExtent } from "./tooth-marks";
+import { LOOKS } from "./network/looks";
+import { SIGNS } from "./network/signs";
+import type { Turning } from "./tooth-marks";
+import { patternOf, TOOTH_PATTERNS } from "./tooth-pattern";
 
 /** What the causes are reasoned from: all that Take in, Strip and the findings wrote down. */
 export interface Evidence {
@@ -16,6 +19,10 @@ export interface Evidence {
     readonly years?: number;
   };
   readonly parts: readonly EvidentPart[];
+  /** a sign that was looked for, and whether it was there */
+  readonly looked?: Readonly<Record<string, boolean>>;
+  /** what this shop has seen: priors of roots that stand in place of those that ship */
+  readonly priors?: Readonly<Record<string, number>>;
 }
 export interface EvidentPart {
   readonly name: string;
@@ -31,85 +38,172 @@ export interface EvidentPart {
   readonly mateLimitMm?: number;
 }
 
-/** Something that is so, as the rules name it, and in words. */
+/** Something that is known, as the network names it, and in words. */
 export interface Fact {
   readonly fact: string;
   readonly says: string;
+  /**
+   * true: the sign is there; a number: it was looked for in this share of its places, and is not; none: it
+   * changes priors, and is no sign
+   */
+  readonly found?: true | number;
 }
+
+const IDS = new Set(SIGNS.map((s) => s.id));
 
 /**
- * The facts of a job: `symptom:clicks`, `grease:metal`, `teeth:run`, `seal:torn`, `any:corroded`,
- * `past:opened`, `mate:worn`, `has:motor` …
+ * The facts of a job, each once: what is seen, what was looked at and is not so, what Take in knows. Nothing
+ * is said of what nobody looked at.
  */
 export function factsOf(e: Evidence): Fact[] {
-  const out: Fact[] = e.symptoms.map((s) => ({ fact: `symptom:${s}`, says: symptomSays(s) }));
-  for (const grease of greaseStatesIn(e.greaseStates ?? []))
-    out.push({ fact: `grease:${grease.state}`, says: `old grease: ${grease.says}` });
-  if (e.motor !== false) out.push({ fact: "has:motor", says: "a motor drives it" });
-  const { past } = e;
-  if (past.openedBefore === "shop" || past.openedBefore === "owner")
-    out.push({
-      fact: "past:opened",
-      says: past.openedBefore === "shop" ? "another shop had it open" : "its owner had it open",
-    });
-  if (past.bought === "used") out.push({ fact: "past:used", says: "bought used" });
-  if (past.load === "hard") out.push({ fact: "past:hard", says: "worked hard" });
-  if (past.load === "light") out.push({ fact: "past:light", says: "worked lightly" });
-  if (past.years !== undefined && past.years >= 8)
-    out.push({ fact: "past:old", says: `${past.years} years old` });
-  for (const part of e.parts) out.push(...partFacts(part));
-  return out.filter((f, i) => out.findIndex((g) => g.fact === f.fact && g.says === f.says) === i);
+  const seen: Fact[] = [
+    ...e.symptoms.map((s) => ({ fact: `symptom:${s}`, says: symptomSays(s), found: true as const })),
+    ...e.parts.flatMap(seenOf),
+    ...severalBrittle(e.parts),
+    ...greaseSeen(e),
+    ...Object.entries(e.looked ?? {}).flatMap(([fact, so]) =>
+      so ? [{ fact, says: lookSays(fact, true), found: true as const }] : [],
+    ),
+  ];
+  const known = new Set(seen.map((f) => f.fact));
+  const not = [
+    ...Object.entries(e.looked ?? {}).flatMap(([fact, so]) =>
+      so ? [] : [{ fact, says: lookSays(fact, false), found: 1 }],
+    ),
+    ...notSoOf(e, known),
+  ];
+  return joined([...pastOf(e), ...seen, ...not.filter((f) => !known.has(f.fact))]);
 }
 
-function partFacts(p: EvidentPart): Fact[] {
+const lookSays = (fact: string, so: boolean): string => {
+  const asks = LOOKS.find((l) => l.sign === fact)?.asks ?? fact;
+  return `${asks} ${so ? "yes" : "no"}`;
+};
+
+/** The same sign at two parts is one sign, with both in its words. */
+function joined(facts: readonly Fact[]): Fact[] {
+  const out = new Map<string, Fact>();
+  for (const f of facts) {
+    const before = out.get(f.fact);
+    if (!before) out.set(f.fact, f);
+    else if (!before.says.includes(f.says)) out.set(f.fact, { ...before, says: `${before.says}; ${f.says}` });
+  }
+  return [...out.values()].filter((f) => f.found === undefined || IDS.has(f.fact));
+}
+
+function pastOf({ past, parts, motor }: Evidence): Fact[] {
   const out: Fact[] = [];
+  const { openedBefore, years } = past;
+  if (openedBefore === "shop") out.push({ fact: "past:opened", says: "another shop had it open" });
+  if (openedBefore === "owner") out.push({ fact: "past:opened", says: "its owner had it open" });
+  if (openedBefore === "no") out.push({ fact: "past:never-opened", says: "never open before" });
+  if (past.bought === "used") out.push({ fact: "past:used", says: "bought used" });
+  if (past.load === "hard") out.push({ fact: "past:hard", says: "worked hard" });
+  if (past.load === "daily") out.push({ fact: "past:daily", says: "works every day" });
+  if (past.load === "light") out.push({ fact: "past:light", says: "worked lightly" });
+  if (years !== undefined && years <= 3) out.push({ fact: "past:young", says: yearsOld(years) });
+  if (years !== undefined && years >= 8) out.push({ fact: "past:old", says: yearsOld(years) });
+  if (years !== undefined && years >= 20) out.push({ fact: "past:very-old", says: yearsOld(years) });
+  const plastic = parts.filter((p) => p.kind === "gear" && isFailure(p.mode) && isPlastic(p.material));
+  if (plastic.length)
+    out.push({ fact: "has:plastic", says: plastic.map((p) => `${p.name} is plastic`).join("; ") });
+  for (const kind of ["belt", "spring"])
+    if (parts.some((p) => p.kind === kind)) out.push({ fact: `has:${kind}`, says: "" });
+  if (motor === false) out.push({ fact: "has:no-motor", says: "no motor drives it" });
+  return out;
+}
+const yearsOld = (n: number): string => `${n} ${n === 1 ? "year" : "years"} old`;
+
+/** Damage that the marks on the teeth tell better than the word for it. */
+const TOLD_BY_TEETH = ["missing-teeth", "knife-edged", "chipped", "worn", "melted", "corroded"];
+
+function seenOf(p: EvidentPart): Fact[] {
+  const out: Fact[] = [];
+  const pattern = p.marks && p.teeth ? patternOf(p.name, p.marks, p.teeth, p.turning, p.drives) : [];
   const mode = modeNamed(p.mode);
-  const failed = isFailure(p.mode);
-  if (mode && failed)
-    for (const what of [p.kind ?? "part", "any"])
-      out.push({ fact: `${what}:${mode.mode}`, says: `${p.name} ${mode.says}` });
-  if (p.kind === "gear" && failed && p.material)
-    out.push(
-      isPlastic(p.material)
-        ? { fact: "gear:plastic", says: `${p.name} is plastic` }
-        : { fact: "gear:metal", says: `${p.name} is metal` },
-    );
-  if (p.marks && p.teeth && Object.keys(p.marks).length) out.push(...toothFacts(p, p.marks, p.teeth));
+  if (mode && isFailure(p.mode) && !(pattern.length && TOLD_BY_TEETH.includes(mode.mode))) {
+    const own = `${p.kind ?? "part"}:${mode.mode}`;
+    out.push({
+      fact: IDS.has(own) ? own : `any:${mode.mode}`,
+      says: `${p.name} ${mode.says}`,
+      found: true as const,
+    });
+  }
+  for (const f of pattern) out.push({ ...f, found: true as const });
   if (p.mateLossMm !== undefined && p.mateLimitMm !== undefined)
     out.push(
       p.mateLossMm > p.mateLimitMm
-        ? { fact: "mate:worn", says: `the mate of ${p.name} has lost ${p.mateLossMm.toFixed(2)} mm of tooth` }
-        : { fact: "mate:sound", says: `the mate of ${p.name} measures sound` },
+        ? {
+            fact: "mate:worn",
+            says: `the mate of ${p.name} has lost ${p.mateLossMm.toFixed(2)} mm of tooth`,
+            found: true as const,
+          }
+        : { fact: "mate:worn", says: `the mate of ${p.name} measures sound`, found: 0.9 },
     );
   return out;
 }
 
-function toothFacts(p: EvidentPart, marks: Readonly<Record<string, string>>, teeth: number): Fact[] {
-  const x = toothExtent(marks, teeth, p.turning, p.drives);
-  const n = (mark: string): number => x.counts[mark] ?? 0;
+const BRITTLE = ["split", "cracked-hub", "crazed", "missing-teeth", "broken", "cracked"];
+/** More than one part of plastic went, and not all of them by teeth alone. */
+function severalBrittle(parts: readonly EvidentPart[]): Fact[] {
+  const gone = parts.filter((p) => isPlastic(p.material) && BRITTLE.includes(p.mode ?? ""));
+  return gone.length > 1 && gone.some((p) => p.mode !== "missing-teeth")
+    ? [
+        {
+          fact: "brittle:several",
+          says: `${gone.map((p) => p.name).join(" and ")} went, both plastic`,
+          found: true as const,
+        },
+      ]
+    : [];
+}
+
+function greaseSeen({ greaseStates = [], parts }: Evidence): Fact[] {
+  const gears = parts.filter((p) => p.kind === "gear" && p.mode && p.material);
+  const allMetal = gears.length > 0 && gears.every((p) => !isPlastic(p.material));
+  return greaseStatesIn(greaseStates)
+    .filter((g) => g.state !== "good")
+    .map(({ state, says }) => ({
+      fact: state === "plastic" && allMetal ? "grease:other-plastic" : `grease:${state}`,
+      says: `old grease: ${says}`,
+      found: true as const,
+    }));
+}
+
+/** What was looked at and is not so. */
+function notSoOf(e: Evidence, known: ReadonlySet<string>): Fact[] {
   const out: Fact[] = [];
-  const longest = x.goneRuns[0]?.length ?? 0;
-  if (longest >= 2)
-    out.push({ fact: "teeth:run", says: `${p.name}: ${longest} teeth gone next to each other` });
-  if (x.goneRuns.length >= 2)
-    out.push({ fact: "teeth:scattered", says: `${p.name}: teeth gone in ${x.goneRuns.length} places` });
-  else if (longest === 1) out.push({ fact: "teeth:one", says: `${p.name}: a single tooth gone` });
-  if (n("broken")) out.push({ fact: "teeth:part-way", says: `${p.name}: ${n("broken")} broken part-way up` });
-  if (n("cracked"))
-    out.push({ fact: "teeth:cracked", says: `${p.name}: ${n("cracked")} cracked at the root` });
-  if (n("melted")) out.push({ fact: "teeth:melted", says: `${p.name}: ${n("melted")} melted` });
-  if (n("corroded")) out.push({ fact: "teeth:corroded", says: `${p.name}: ${n("corroded")} corroded` });
-  const thin = n("knife") + n("worn") + n("worn-left") + n("worn-right");
-  if (thin >= 0.7 * teeth) out.push({ fact: "teeth:all-worn", says: `${p.name}: worn all round` });
-  else if (thin > 0)
-    out.push({
-      fact: "teeth:part-worn",
-      says: `${p.name}: worn over ${Math.round((100 * thin) / teeth)} % of the round`,
-    });
-  if (x.flank === "driving" || x.flank === "coasting" || x.flank === "both")
-    out.push({
-      fact: `flank:${x.flank}`,
-      says: `${p.name}: ${x.flank === "both" ? "both flanks" : `the ${x.flank} flank`} worn`,
-    });
+  const kinds = new Set(e.parts.flatMap((p) => p.kind ?? []));
+  for (const kind of kinds) {
+    const all = e.parts.filter((p) => p.kind === kind);
+    const sound = all.filter((p) => p.mode === "sound");
+    if (!sound.length) continue;
+    const share = (0.9 * sound.length) / all.length;
+    const says = `${sound.map((p) => p.name).join(" and ")} looked at, and sound`;
+    for (const s of SIGNS)
+      if (
+        s.id.startsWith(`${kind}:`) ||
+        (kind === "gear" && s.id.startsWith("teeth:") && !all.some((p) => isFailure(p.mode)))
+      )
+        out.push({ fact: s.id, says, found: share });
+  }
+  // one damage has one pattern: what is thin all round is no run of broken teeth
+  const pattern = TOOTH_PATTERNS.find((t) => known.has(t));
+  const marked = e.parts.find((p) => p.marks && Object.keys(p.marks).length)?.name ?? "gear";
+  if (pattern)
+    for (const other of TOOTH_PATTERNS)
+      if (other !== pattern)
+        out.push({ fact: other, says: `${marked}: no other damage to its teeth`, found: 0.9 });
+  if (known.has("symptom:output-still"))
+    out.push({ fact: "symptom:dead", says: "its motor runs", found: 0.9 });
+  const grease = greaseStatesIn(e.greaseStates ?? []);
+  if (grease.length) {
+    const good = grease.some((g) => g.state === "good");
+    const says = `old grease: ${grease.map((g) => g.says).join(", ")}`;
+    for (const s of SIGNS)
+      if (s.id.startsWith("grease:") && s.id !== "grease:too-much" && s.id !== "grease:spoilt")
+        out.push({ fact: s.id, says, found: good ? 0.9 : 0.5 });
+    if (good) out.push({ fact: "grease:spoilt", says, found: 0.9 });
+  }
   return out;
 }

@@ -1,5 +1,5 @@
-import { CAUSE_RULES } from "@/core/judge/cause-rules";
 import { modeNamed } from "@/core/judge/failure-modes";
+import { ROOTS } from "@/core/judge/roots";
 import { comebacks, failures, type PastJob, suppliersOf, times } from "@/core/record/record";
 
 /** A table of the record: its name in addresses, what it is called, its headings and its cells. */
@@ -13,7 +13,7 @@ export interface RecordTable {
   readonly bars?: number;
 }
 
-const causeSays = (c: string): string => CAUSE_RULES.find((r) => r.cause === c)?.says ?? c;
+const causeSays = (c: string): string => ROOTS.find((r) => r.cause === c)?.says ?? c;
 const figure = (x: number | null): string => (x === null ? "" : String(Math.round(x * 10) / 10));
 
 /** Everything the record shows, each as a table that can be saved. */

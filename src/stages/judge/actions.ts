@@ -13,8 +13,8 @@ import { sizesAsked } from "@/core/job/part-sizes";
 import { hardwareFind, readingSchema } from "@/core/job/reading";
 import { MENDING, serviceSchema } from "@/core/job/service";
 import { ref, text, words } from "@/core/job/written";
-import { CAUSE_RULES } from "@/core/judge/cause-rules";
 import { greaseState, greaseStatesIn, greaseStatesWith, isFailure } from "@/core/judge/failure-modes";
+import { ROOTS } from "@/core/judge/roots";
 import { OLDER_MARKS, TOOTH_MARKS } from "@/core/judge/tooth-marks";
 import { accessPlan } from "@/core/order/access-plan";
 import { linesOpenedBy, offNow } from "@/core/order/off-again";
@@ -272,13 +272,13 @@ const causesInput = z.object({ ...onJob, ...chosenCauses.shape });
 /** The technician's own verdict: which causes it was, and in words. */
 export async function saveCauses(raw: z.infer<typeof causesInput>): Promise<ActionResult> {
   return act(causesInput, raw, ({ number, version, ...causes }) => {
-    const said = causes.chosen?.map((c) => CAUSE_RULES.find((r) => r.cause === c)?.says.toLowerCase());
-    return setCauses(
-      number,
-      version,
-      causes,
-      said ? `cause: ${said.join(", ") || "taken back"}` : "cause, in words",
-    );
+    const said = causes.chosen?.map((c) => ROOTS.find((r) => r.cause === c)?.says.toLowerCase());
+    const what = said
+      ? `cause: ${said.join(", ") || "taken back"}`
+      : causes.looked
+        ? "looked at, to find the cause"
+        : "cause, in words";
+    return setCauses(number, version, causes, what);
   });
 }
 

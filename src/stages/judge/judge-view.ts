@@ -7,8 +7,9 @@ import { type Part, partName } from "@/core/job/part";
 import { sizesAsked } from "@/core/job/part-sizes";
 import type { Reading } from "@/core/job/reading";
 import type { Service } from "@/core/job/service";
-import { type LikelyCause, likelyCauses } from "@/core/judge/causes";
+import { inWords, likeliestCause, type Said } from "@/core/judge/causes";
 import type { FateOption } from "@/core/judge/fate";
+import { ROOTS } from "@/core/judge/roots";
 import { type FramedPicture, framed } from "@/ui/picture-frame";
 import type { Pocket } from "@/ui/pocket";
 import { type FrameView, frameOf } from "../frame/frame-view";
@@ -43,7 +44,7 @@ export interface JudgeView {
   /** part that failed → what can be done about it */
   readonly fates: Readonly<Record<string, readonly FateOption[]>>;
   readonly gates: readonly Gate[];
-  readonly cause: LikelyCause | undefined;
+  readonly cause: Pick<Said, "cause" | "says" | "how"> | undefined;
   /** something came off, so that a part can be added to a step */
   readonly anyStep: boolean;
 }
@@ -53,7 +54,6 @@ export async function judgeView(number: string): Promise<JudgeView | null> {
   if (!job) return null;
   const failed = job.findings.filter((f) => f.mode).map((f) => f.part);
   const catalogue = await catalogueFor(job, failed);
-  const causes = likelyCauses(evidenceOf(job));
   return {
     frame: frameOf(job),
     pockets: pocketsOf(job),
@@ -62,8 +62,13 @@ export async function judgeView(number: string): Promise<JudgeView | null> {
     fates: Object.fromEntries(failed.map((id) => [id, fatesOf(job, id, catalogue)])),
     gates: gatesOf(job, "judge"),
     anyStep: job.steps.length > 0,
-    cause: causes.find((c) => job.causes.chosen?.includes(c.cause)) ?? causes[0],
+    cause: chosenCause(job) ?? likeliestCause(evidenceOf(job)),
   };
+}
+
+function chosenCause({ causes }: Job): JudgeView["cause"] {
+  const root = ROOTS.find((r) => causes.chosen?.includes(r.cause));
+  return root && { cause: root.cause, says: root.says, how: inWords(1) };
 }
 
 const judgedParts = onceFor((job: Job): JudgedPart[] => {

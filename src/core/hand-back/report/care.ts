@@ -19,7 +19,7 @@ const HOLDS = { months: YEAR, why: "by then it shows whether it holds" };
 const WEAR = { months: YEAR, why: "the new part has run in by then, and its mate shows whether it wears" };
 
 /**
- * Keyed by the causes of core/judge/cause-rules. Intervals are the bench's rules of thumb for a household
+ * Keyed by the causes of core/judge/roots. Intervals are the bench's rules of thumb for a household
  * unit in daily use; hard use halves them.
  */
 export const CARE: Readonly<Record<string, Care>> = {
@@ -107,6 +107,22 @@ export const CARE: Readonly<Record<string, Care>> = {
   spring: {
     says: "Do not let it snap back empty: springs tire by blows.",
     look: { months: YEAR, why: "a tired spring shows by its length" },
+  },
+  misaligned: {
+    says: "A whine that comes back means that something has moved again: bring it in before it wears.",
+    look: { months: 3, why: "its wear shows by then whether it stands in line" },
+  },
+  overfilled: {
+    says: "Do not add grease to it: what is too much comes out where it does harm.",
+    look: { months: YEAR, why: "it shows by then whether anything still comes out" },
+  },
+  "wrong-lubricant": {
+    says: "Put nothing into it but what this sheet names: two lubricants that do not agree spoil each other.",
+    look: { months: 6, why: "what the old lubricant did to rubber and plastic may show later" },
+  },
+  loosened: {
+    says: "A rattle or a part that can be moved by hand: stop using it then, and bring it in.",
+    look: { months: 6, why: "what was fastened shows by then whether it holds" },
   },
   "worn-out": {
     says: "It has had long use: parts of it that were not renewed are as old as the one that failed.",

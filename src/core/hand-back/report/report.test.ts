@@ -1,13 +1,13 @@
 import { describe, expect, it } from "vitest";
 import { HAZARD_NAMES } from "../../job/hazard";
 import { SUPPLIES } from "../../job/supply";
-import { CAUSE_RULES } from "../../judge/cause-rules";
+import { ROOTS } from "../../judge/roots";
 import { CARE, CUSTOMER_CAUTIONS, careOf, customerCaution, forOwner, nextLookSays } from "./care";
 import { inUnits } from "./in-units";
 
 describe("care by cause", () => {
   it("every cause that can be confirmed has its care and its next look, and nothing else has", () => {
-    expect(Object.keys(CARE).sort()).toEqual(CAUSE_RULES.map((r) => r.cause).sort());
+    expect(Object.keys(CARE).sort()).toEqual(ROOTS.map((r) => r.cause).sort());
     for (const { says, look } of Object.values(CARE)) {
       for (const supply of SUPPLIES) expect(forOwner(says, [supply])).toMatch(/^[A-Z][^{}]*\.$/);
       expect(look.months).toBeGreaterThan(0);

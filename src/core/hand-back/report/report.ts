@@ -7,8 +7,8 @@ import type { Job } from "../../job/job";
 import { finalKey, undoKey } from "../../job/keys";
 import { partNamed } from "../../job/part";
 import { FEW_STEPS } from "../../job/step";
-import { CAUSE_RULES } from "../../judge/cause-rules";
 import { FAILURE_MODES, greaseStatesIn, isFailure, modeNamed, symptomSays } from "../../judge/failure-modes";
+import { ROOTS } from "../../judge/roots";
 import { capital, listed } from "../../sentence";
 import { LOOSE_ITEMS, looseItemsInWords } from "../loose-items";
 import { OLD_PARTS, oldPartsInWords } from "../old-parts";
@@ -96,7 +96,7 @@ function whatWasWrong(job: Job): Section {
   const looked = job.findings.filter((f) => f.mode && !isFailure(f.mode));
   const states = greaseStatesIn(job.greaseStates).filter((g) => g.state !== "good");
   const causes = [
-    ...(job.causes.chosen ?? []).flatMap((c) => CAUSE_RULES.find((r) => r.cause === c)?.told ?? []),
+    ...(job.causes.chosen ?? []).flatMap((c) => ROOTS.find((r) => r.cause === c)?.told ?? []),
     job.causes.words,
   ].filter(Boolean);
   const items: ListItem[] = [

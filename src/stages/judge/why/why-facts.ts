@@ -25,6 +25,7 @@ export function evidenceOf(job: Job): Evidence {
     greaseStates: job.greaseStates,
     motor: hasMotor(job),
     past: job.past,
+    ...(job.causes.looked ? { looked: job.causes.looked } : {}),
     parts: job.parts.map((p) => {
       const f = job.findings.find((x) => x.part === p.id);
       const view = p.kind === "gear" && f ? gearView(job, p.id, []) : null;

@@ -2,24 +2,30 @@
 
 import { useState } from "react";
 import { howFar, type LikelyCause } from "@/core/judge/causes";
+import { chainInWords } from "@/core/judge/chain";
+import { LOOKS } from "@/core/judge/network/looks";
 import { KeyButton } from "@/ui/key-button";
+import { letGo } from "@/ui/let-go";
+import { percent } from "@/ui/odds";
 import { Reason } from "@/ui/reasons";
 import { useJob } from "../../saving/job-context";
 import { SavedField } from "../../saving/saved-field";
 import { saveCauses } from "../actions";
+import { ChainDrawing } from "./chain-drawing";
+import { NextLookPanel } from "./next-look-panel";
 import type { WhyView } from "./why-view";
 
 const HOW_LOOKS: Readonly<Record<LikelyCause["how"], string>> = {
   likely: "border-error",
   possible: "border-secondary",
-  "less likely": "border-base-300",
+  unlikely: "border-base-300",
 };
 
 /**
- * Why it failed: likely causes with what speaks for and against each, what to look at, how far the work must
- * go; the technician's verdict above all.
+ * Why it failed: what began it with its odds, what led to what, what speaks for and against it, the next look
+ * worth taking, how far the work must go; the technician's verdict above all.
  */
-export function WhyScreen({ causes, kept, facts, greaseStates }: Omit<WhyView, "frame">) {
+export function WhyScreen({ causes, next, kept, facts, greaseStates }: Omit<WhyView, "frame">) {
   const { run } = useJob();
   const [picked, setPicked] = useState<string>();
   const shown = causes.find((c) => c.cause === (picked ?? kept.chosen?.[0])) ?? causes[0];
@@ -28,6 +34,13 @@ export function WhyScreen({ causes, kept, facts, greaseStates }: Omit<WhyView, "
   const choose = (cause: string): void => {
     const next = chosen.includes(cause) ? chosen.filter((c) => c !== cause) : [...chosen, cause];
     void run(saveCauses, { chosen: next });
+  };
+  const looked = Object.entries(kept.looked ?? {});
+  const look = (sign: string, so?: boolean): void => {
+    const rest = looked.filter(([s]) => s !== sign);
+    void run(saveCauses, {
+      looked: Object.fromEntries(so === undefined ? rest : [...rest, [sign, so]]),
+    });
   };
   return (
     <div className="grid h-full grid-cols-[minmax(0,3.6fr)_minmax(0,4.6fr)_minmax(0,3.8fr)] gap-5">
@@ -39,7 +52,10 @@ export function WhyScreen({ causes, kept, facts, greaseStates }: Omit<WhyView, "
               <button
                 type="button"
                 aria-pressed={c === shown}
-                onClick={() => setPicked(c.cause)}
+                onClick={(e) => {
+                  letGo(e);
+                  setPicked(c.cause);
+                }}
                 className={`w-full border-l-8 px-3 py-1.5 text-left ${HOW_LOOKS[c.how]} ${c === shown ? "bg-primary text-primary-content" : "bg-base-200"}`}
               >
                 <span className="block text-[21px] leading-tight font-semibold">
@@ -47,7 +63,8 @@ export function WhyScreen({ causes, kept, facts, greaseStates }: Omit<WhyView, "
                   {c.says}
                 </span>
                 <span className="text-[18px]">
-                  {c.how}, {c.because.filter((b) => !b.against).length}{" "}
+                  {c.how}, <span className="figures">{percent(c.probability)}</span>;{" "}
+                  {c.because.filter((b) => !b.against).length}{" "}
                   {c.because.filter((b) => !b.against).length === 1 ? "sign" : "signs"} for it
                   {c.because.some((b) => b.against)
                     ? `, ${c.because.filter((b) => b.against).length} against`
@@ -69,6 +86,9 @@ export function WhyScreen({ causes, kept, facts, greaseStates }: Omit<WhyView, "
           <>
             <h2 className="text-[27px]">{shown.says}</h2>
             <div className="min-h-0 flex-1 overflow-y-auto pr-1">
+              <p className="says pb-2 text-[20px]">{chainInWords(shown.chain)}</p>
+              <ChainDrawing chain={shown.chain} />
+              <h3 className="pt-3 pb-1 text-[21px]">For and against</h3>
               <ul aria-label="What speaks for and against it">
                 {shown.because.map((b) => (
                   <Reason
@@ -79,12 +99,6 @@ export function WhyScreen({ causes, kept, facts, greaseStates }: Omit<WhyView, "
                   >
                     {b.why}
                   </Reason>
-                ))}
-              </ul>
-              <h3 className="pt-3 pb-1 text-[21px]">To confirm it</h3>
-              <ul className="list-disc pl-6 text-[20px]" aria-label="To confirm it">
-                {shown.confirm.map((c) => (
-                  <li key={c}>{c}</li>
                 ))}
               </ul>
             </div>
@@ -101,6 +115,17 @@ export function WhyScreen({ causes, kept, facts, greaseStates }: Omit<WhyView, "
         )}
       </section>
       <section aria-label="The verdict" className="flex min-h-0 flex-col gap-2">
+        {next && <NextLookPanel next={next} onAnswer={(so) => look(next.sign, so)} />}
+        {looked.map(([sign, so]) => (
+          <p key={sign} className="flex items-center justify-between gap-2 text-[18px]">
+            <span>
+              {LOOKS.find((l) => l.sign === sign)?.asks ?? sign} <b>{so ? "Yes." : "No."}</b>
+            </span>
+            <KeyButton className="small" onPress={() => look(sign)} label={`Strike this look: ${sign}`}>
+              Strike
+            </KeyButton>
+          </p>
+        ))}
         <h2 className="text-[24px]">Your verdict</h2>
         <SavedField
           label="In your own words; it stands above the rules"
