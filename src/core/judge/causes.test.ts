@@ -8,7 +8,7 @@ import { type Evidence, factsOf } from "./evidence";
 import { FAILURE_MODES, GREASE_STATES, modesFor, SYMPTOMS } from "./failure-modes";
 import { type FateFacts, fateOptions } from "./fate";
 import { MECHANISMS } from "./network/mechanisms";
-import { PATHS, strongestWay } from "./network/network";
+import { pathsFor, strongestWay } from "./network/network";
 import { SIGNS } from "./network/signs";
 import { nextLook } from "./next-look";
 import { ROOTS, WASH } from "./roots";
@@ -85,6 +85,9 @@ describe("marks on teeth", () => {
     expect(new Set(TOOTH_MARKS.map((m) => m.key)).size).toBe(TOOTH_MARKS.length);
   });
 });
+
+const EVERYTHING = new Set(["has:belt", "has:spring", "has:plastic", "has:teeth"]);
+const PATHS = pathsFor(EVERYTHING);
 
 describe("causes", () => {
   const juicer = job({
@@ -238,7 +241,7 @@ describe("causes", () => {
     for (const s of SIGNS) {
       const seen = rootsOf(caseOf(job()), new Map([[s.id, true as const]]));
       for (const r of ROOTS)
-        if (strongestWay(r.cause, s.id))
+        if (strongestWay(r.cause, s.id, caseOf(job()).past))
           expect([s.id, r.cause, (seen.get(r.cause) ?? 0) + 1e-9 >= (nothing.get(r.cause) ?? 0)]).toEqual([
             s.id,
             r.cause,
@@ -277,6 +280,18 @@ describe("causes", () => {
     });
     expect(first?.chain.some((l) => l.id === "bearing")).toBe(true);
   });
+  it("says nothing of what the unit does not have: no belt, no teeth, no grease", () => {
+    const hand = job({
+      symptoms: ["slips"],
+      motor: false,
+      parts: [
+        { name: "crank pin", kind: "pin", mode: "bent" },
+        { name: "cord", kind: "wire" },
+      ],
+    });
+    expect(JSON.stringify(likelyCauses(hand))).not.toMatch(/belt|teeth|tooth|gear/i);
+    expect(nextLook(hand)?.asks ?? "").not.toMatch(/grease/);
+  });
   it("three things are told apart: seen, looked at and sound, not looked at", () => {
     const noisy = (mode?: string) =>
       likelyCauses(
@@ -311,7 +326,7 @@ describe("causes", () => {
     const causes = likelyCauses(juicer);
     const far = howFar(causes, []);
     expect(far.find((f) => /wash the whole case/.test(f.says))?.because).toContain(
-      "Something jammed, and the weakest tooth gave way",
+      "Something jammed, and the weakest part gave way",
     );
     expect(new Set(far.map((f) => f.says)).size).toBe(far.length);
     expect(howFar(causes, ["worn-mate"]).map((f) => f.says)).toEqual(["renew both gears of the pair"]);

@@ -45,8 +45,8 @@ export function likelyCauses(evidence: Evidence): LikelyCause[] {
   const news = newsOf(c, now);
   return ranked(c, now)
     .map(({ root, probability }) => ({
-      ...said(root, probability),
-      because: reasonsOf(root, news),
+      ...said(root, probability, c.past),
+      because: reasonsOf(root, news, c.past),
       chain: chainFrom(root.cause, c),
     }))
     .filter((x) => x.because.some((b) => !b.against));
@@ -57,17 +57,17 @@ export function likeliestCause(evidence: Evidence): Said | undefined {
   const c = caseOf(evidence);
   if (!c.facts.some(isSeen)) return undefined;
   const [first] = ranked(c, rootsOf(c, c.known));
-  return first && said(first.root, first.probability);
+  return first && said(first.root, first.probability, c.past);
 }
 
 /** A cause as it is said, with its odds. */
 export type Said = Omit<LikelyCause, "because" | "chain">;
-const said = (root: Root, probability: number): Said => ({
+const said = (root: Root, probability: number, past: ReadonlySet<string>): Said => ({
   cause: root.cause,
   says: root.says,
   how: inWords(probability),
   probability,
-  goTo: root.goTo,
+  goTo: [...root.goTo, ...(past.has("has:teeth") ? (root.goToTeeth ?? []) : [])],
 });
 
 /** Roots that what is seen makes likelier than they were at the counter, likeliest first. */
@@ -77,7 +77,7 @@ const ranked = (c: Case, now: ReadonlyMap<string, number>) =>
       ({ root, probability: p }) =>
         p >= SHOWN &&
         p > LIFTED * priorOf(c, root.cause) &&
-        c.facts.some((f) => isSeen(f) && strongestWay(root.cause, f.fact) !== undefined),
+        c.facts.some((f) => isSeen(f) && strongestWay(root.cause, f.fact, c.past) !== undefined),
     )
     .sort((a, b) => b.probability - a.probability || a.root.cause.localeCompare(b.root.cause));
 const priorOf = ({ past, own }: Case, cause: string): number =>
@@ -121,14 +121,14 @@ function newsOf(c: Case, now: ReadonlyMap<string, number>): News[] {
 const only = (c: Case, facts: readonly Fact[]): Case => ({ ...partsOf(facts), own: c.own });
 
 /** For and against a root, what weighs most first. */
-function reasonsOf(root: Root, news: readonly News[]): Reason[] {
+function reasonsOf(root: Root, news: readonly News[], past: ReadonlySet<string>): Reason[] {
   return news
     .map(({ facts, of }) => ({ facts, size: of.get(root.cause) ?? 0 }))
     .filter(({ facts, size }) => Math.abs(size) >= LEAST_NEWS && facts.some((f) => bears(root, f)))
     .sort((a, b) => Number(a.size < 0) - Number(b.size < 0) || Math.abs(b.size) - Math.abs(a.size))
     .map(({ facts, size }) => {
-      const f = toldBy(root, facts);
-      return { says: f.says, why: whyOf(root, f, size < 0), against: size < 0 };
+      const f = toldBy(root, facts, past);
+      return { says: f.says, why: whyOf(root, f, size < 0, past), against: size < 0 };
     });
 }
 
@@ -138,14 +138,14 @@ const priorRule = (root: Root, f: Fact) =>
   PRIOR_RULES.find((r) => r.fact === f.fact && r.cause === root.cause);
 
 /** Of all that one thing told, what the root brings about most. */
-const toldBy = (root: Root, facts: readonly Fact[]): Fact =>
-  [...facts].sort((a, b) => strengthTo(root, b) - strengthTo(root, a))[0] as Fact;
-const strengthTo = (root: Root, f: Fact): number =>
-  strongestWay(root.cause, f.fact)?.reduce((all, p) => all * p.strength, 1) ?? 0;
+const toldBy = (root: Root, facts: readonly Fact[], past: ReadonlySet<string>): Fact =>
+  [...facts].sort((a, b) => strengthTo(root, b, past) - strengthTo(root, a, past))[0] as Fact;
+const strengthTo = (root: Root, f: Fact, past: ReadonlySet<string>): number =>
+  strongestWay(root.cause, f.fact, past)?.reduce((all, p) => all * p.strength, 1) ?? 0;
 
-function whyOf(root: Root, f: Fact, against: boolean): string {
+function whyOf(root: Root, f: Fact, against: boolean, past: ReadonlySet<string>): string {
   if (f.found === undefined) return priorRule(root, f)?.why ?? "";
-  const way = strongestWay(root.cause, f.fact);
+  const way = strongestWay(root.cause, f.fact, past);
   const last = way?.at(-1)?.why;
   if (!isSeen(f)) return against ? "it would mostly show there" : "what else would show there does not";
   if (!against) return last ?? "it leaves less to other causes";

@@ -1,7 +1,7 @@
-import type { Case } from "./case";
+import { CAUSES, type Case } from "./case";
 import { infer } from "./network/infer";
 import { MECHANISMS } from "./network/mechanisms";
-import { networkFor, PATHS, type Path } from "./network/network";
+import { networkFor, type Path, pathsFor } from "./network/network";
 import { ROOTS } from "./roots";
 
 /** One link of what led to what. */
@@ -26,32 +26,33 @@ export interface ChainLink {
  * both shown, and a chain is wanted of each.
  */
 export function chainFrom(root: string, { facts, past, own, known }: Case): ChainLink[] {
-  const { of } = infer(
-    networkFor(past, own),
-    new Map<string, true | number>([...known, [root, true]]),
-    MECHANISMS.map((m) => m.id),
-  );
+  const { of } = infer(networkFor(past, own), new Map<string, true | number>([...known, [root, true]]), [
+    ...CAUSES,
+    ...MECHANISMS.map((m) => m.id),
+  ]);
+  const paths = pathsFor(past);
   const so = (id: string): number => (id === root ? 1 : (of.get(id) ?? 0));
-  const seen = facts.filter((f) => f.found === true);
+  /** What brought it likeliest, of all that could have. */
+  const bringer = (to: string): Path | undefined =>
+    paths
+      .filter((p) => p.to === to)
+      .reduce<Path | undefined>(
+        (a, b) => (a && a.strength * so(a.from) >= b.strength * so(b.from) ? a : b),
+        undefined,
+      );
   const before = new Map<string, Path>();
-  // what is reached from the root, over what is likelier so than not
+  // what is likelier so than not, and was brought by what the root led to
   const reached = [root];
   for (const at of reached)
-    for (const m of MECHANISMS)
-      if (!reached.includes(m.id) && so(m.id) > 0.5 && m.causes.some((c) => c.from === at))
-        reached.push(m.id);
-  const bringer = (to: string): Path | undefined =>
-    PATHS.filter((p) => p.to === to && reached.includes(p.from)).sort(
-      (a, b) => b.strength * so(b.from) - a.strength * so(a.from),
-    )[0];
-  for (const id of reached.slice(1)) {
-    const first = PATHS.filter((p) => p.to === id && reached.indexOf(p.from) < reached.indexOf(id));
-    const best = first.sort((a, b) => b.strength * so(b.from) - a.strength * so(a.from))[0];
-    if (best) before.set(id, best);
-  }
-  const ends = seen.flatMap((f) => {
-    const path = bringer(f.fact);
-    return path && path.strength >= 0.1 ? [{ f, path }] : [];
+    for (const m of MECHANISMS) {
+      const path = so(m.id) > 0.5 && !reached.includes(m.id) ? bringer(m.id) : undefined;
+      if (path?.from !== at) continue;
+      before.set(m.id, path);
+      reached.push(m.id);
+    }
+  const ends = facts.flatMap((f) => {
+    const path = f.found === true ? bringer(f.fact) : undefined;
+    return path && reached.includes(path.from) ? [{ f, path }] : [];
   });
   const wanted = new Set<string>([root]);
   for (const { path } of ends)

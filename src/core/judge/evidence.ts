@@ -109,9 +109,14 @@ function pastOf({ past, parts, motor }: Evidence): Fact[] {
     out.push({ fact: "has:plastic", says: plastic.map((p) => `${p.name} is plastic`).join("; ") });
   for (const kind of ["belt", "spring"])
     if (parts.some((p) => p.kind === kind)) out.push({ fact: `has:${kind}`, says: "" });
+  // of a unit whose parts are not all told what they are, gears are thought of
+  if (parts.every((p) => !p.kind) || parts.some((p) => TOOTHED.includes(p.kind ?? "")))
+    out.push({ fact: "has:teeth", says: "" });
   if (motor === false) out.push({ fact: "has:no-motor", says: "no motor drives it" });
   return out;
 }
+/** Kinds with teeth, or that stand for a train that has some. */
+const TOOTHED = ["gear", "spline", "ratchet", "dog-clutch"];
 const yearsOld = (n: number): string => `${n} ${n === 1 ? "year" : "years"} old`;
 
 /** Damage that the marks on the teeth tell better than the word for it. */

@@ -27,6 +27,8 @@ export interface FateFacts {
   readonly cost?: number;
   readonly limit?: number;
   readonly mateWorn?: boolean;
+  /** false: nobody has said which gear it runs with */
+  readonly mateNamed?: boolean;
 }
 
 export interface FateOption {
@@ -127,6 +129,10 @@ function renew(f: FateFacts): Option {
 }
 
 function renewPair(f: FateFacts): Option {
+  if (f.kind === "gear" && f.mateNamed === false)
+    return option("renew-pair", true, [
+      [true, "which gear it runs with is not said: on the gear bench, under Mate, or in the train"],
+    ]);
   return option("renew-pair", f.partToBeHad === false, [
     ...(f.mateWorn === true ? [[false, "the mate is worn beyond its limit"] as const] : []),
     ...(f.mateWorn === undefined

@@ -39,7 +39,7 @@ export function nextLook(evidence: Evidence): NextLook | null {
   const c = caseOf(evidence);
   if (!c.facts.some((f) => f.found === true)) return null;
   const kinds = new Set(evidence.parts.flatMap((p) => p.kind ?? []));
-  const open = LOOKS.filter((l) => !c.known.has(l.sign) && (!l.kind || kinds.has(l.kind)));
+  const open = LOOKS.filter((l) => !c.known.has(l.sign) && l.kinds.some((k) => kinds.has(k)));
   if (!open.length) return null;
   const { of } = infer(networkFor(c.past, c.own), c.known, [
     ...ROOTS.map((r) => r.cause),

@@ -13,7 +13,10 @@ export interface Root {
   readonly began: string;
   /** 0 to 1, before anything is known of the unit */
   readonly prior: number;
+  /** how far the work must go if it was so */
   readonly goTo: readonly string[];
+  /** and besides, where the unit has teeth */
+  readonly goToTeeth?: readonly string[];
 }
 
 /** Said by several causes, and by crumbs alone. */
@@ -24,15 +27,12 @@ const PAIR = "measure the mate before only one gear is renewed";
 export const ROOTS: readonly Root[] = [
   {
     cause: "jam",
-    says: "Something jammed, and the weakest tooth gave way",
-    told: "Something jammed in it, and its weakest tooth broke",
+    says: "Something jammed, and the weakest part gave way",
+    told: "Something jammed in it, and its weakest part gave way",
     began: "something jammed",
     prior: 0.07,
-    goTo: [
-      "find what jammed before the new gear goes in",
-      WASH,
-      "look at the roots of the other gears in the train: the same blow went through them",
-    ],
+    goTo: ["find what jammed before anything new goes in"],
+    goToTeeth: [WASH, "look at the roots of the other gears in the train: the same blow went through them"],
   },
   {
     cause: "fatigue",
@@ -40,7 +40,8 @@ export const ROOTS: readonly Root[] = [
     told: "Its teeth had tired, and broke one after the other",
     began: "turn after turn under load",
     prior: 0.05,
-    goTo: [PAIR, WASH],
+    goTo: [],
+    goToTeeth: [PAIR, WASH],
   },
   {
     cause: "dry",
@@ -48,7 +49,8 @@ export const ROOTS: readonly Root[] = [
     told: "It had run dry",
     began: "there was too little grease left",
     prior: 0.07,
-    goTo: ["find where the grease went before new goes in", PAIR, "fill by weight, and see it again early"],
+    goTo: ["find where the grease went before new goes in", "fill by weight, and see it again early"],
+    goToTeeth: [PAIR],
   },
   {
     cause: "worn-mate",
@@ -56,7 +58,8 @@ export const ROOTS: readonly Root[] = [
     told: "The gear it runs against was worn, and wore it out",
     began: "a worn gear was left in",
     prior: 0.03,
-    goTo: ["renew both gears of the pair"],
+    goTo: [],
+    goToTeeth: ["renew both gears of the pair"],
   },
   {
     cause: "water",
@@ -91,11 +94,12 @@ export const ROOTS: readonly Root[] = [
   },
   {
     cause: "bearing",
-    says: "A bearing or bush let the gears run apart",
+    says: "A bearing or bush wore out",
     told: "A bearing or bush was worn",
     began: "a bearing or bush had done its turns",
     prior: 0.1,
-    goTo: ["renew bearings or bushes with the gear", "measure the centre distance with the new ones in"],
+    goTo: ["renew what is worn, and look at what it let lean"],
+    goToTeeth: ["measure the centre distance with the new ones in"],
   },
   {
     cause: "motor",
@@ -105,7 +109,7 @@ export const ROOTS: readonly Root[] = [
     prior: 0.03,
     goTo: [
       "measure the current before it goes out",
-      "look at the motor before the new gear is asked to carry it",
+      "look at the motor before anything new is asked to carry it",
     ],
   },
   {
@@ -114,7 +118,8 @@ export const ROOTS: readonly Root[] = [
     told: "A part in it did not belong there, or sat wrong",
     began: "a part does not belong there",
     prior: 0.02,
-    goTo: ["put in what belongs there, with its companions", PAIR],
+    goTo: ["put in what belongs there, with its companions"],
+    goToTeeth: [PAIR],
   },
   {
     cause: "hub",
@@ -122,7 +127,7 @@ export const ROOTS: readonly Root[] = [
     told: "A wheel had come loose on its shaft",
     began: "a hub let go of its shaft",
     prior: 0.04,
-    goTo: ["renew gear and pin or key; bond only where the load is light and no part is available"],
+    goTo: ["renew the wheel and its pin or key; bond only where the load is light and no part is available"],
   },
   {
     cause: "crumbs",
@@ -134,7 +139,7 @@ export const ROOTS: readonly Root[] = [
   },
   {
     cause: "electrical",
-    says: "Not the gears: supply, switch or motor",
+    says: "Supply, switch, lead or motor",
     told: "The fault was electrical",
     began: "a contact, lead or winding gave up",
     prior: 0.1,
@@ -158,7 +163,7 @@ export const ROOTS: readonly Root[] = [
     began: "a pin or key gave way",
     prior: 0.04,
     goTo: [
-      "find every piece: what is missing lies between the gears",
+      "find every piece: what is missing lies where it does harm",
       "fit one of the same size and hardness: a harder one breaks the next thing",
       "see why it sheared: turn the output by hand, does anything stick?",
     ],
@@ -180,7 +185,7 @@ export const ROOTS: readonly Root[] = [
     told: "Its material had aged",
     began: "the years",
     prior: 0.05,
-    goTo: [SAME_AGE, "clean the old grease out and renew it"],
+    goTo: [SAME_AGE, "where it is greased, clean the old grease out and renew it"],
   },
   {
     cause: "forced",
@@ -190,7 +195,7 @@ export const ROOTS: readonly Root[] = [
     prior: 0.05,
     goTo: [
       "look along every shaft and at every seat: a blow goes through",
-      "measure run-out before new gears go in",
+      "measure run-out before anything new goes in",
     ],
   },
   {
@@ -199,7 +204,10 @@ export const ROOTS: readonly Root[] = [
     told: "Sand, dust or crumbs had got in",
     began: "dirt came in",
     prior: 0.05,
-    goTo: [WASH, "close the way in, or tell the customer how to keep it clean"],
+    goTo: [
+      "wash the whole case: grit goes round and laps what is new",
+      "close the way in, or tell the customer how to keep it clean",
+    ],
   },
   {
     cause: "spring",
@@ -224,7 +232,7 @@ export const ROOTS: readonly Root[] = [
     began: "mesh or shaft stood out of line",
     prior: 0.02,
     goTo: [
-      "find what is out of line before a new gear goes in: seat, depth, shims, case",
+      "find what is out of line before anything new goes in: seat, depth, shims, case",
       "see the contact on the flanks with marking paste after it is set",
     ],
   },
@@ -251,7 +259,7 @@ export const ROOTS: readonly Root[] = [
     began: "something worked loose",
     prior: 0.03,
     goTo: [
-      "find every piece: what is missing lies between the gears",
+      "find every piece: what is missing lies where it does harm",
       "secure it, and look at its neighbours",
     ],
   },

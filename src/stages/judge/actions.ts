@@ -7,6 +7,7 @@ import { PART_KINDS } from "@/core/hardware/part-kind";
 import { chosenCauses, findingSchema } from "@/core/job/finding";
 import { gearNotes, photoCount, toothIndexes } from "@/core/job/gear-notes";
 import { type Job, jobHead } from "@/core/job/job";
+import { mateOf } from "@/core/job/mate-of";
 import { partNamed } from "@/core/job/part";
 import { PART_MATERIALS } from "@/core/job/part-material";
 import { sizesAsked } from "@/core/job/part-sizes";
@@ -67,10 +68,16 @@ const findingInput = z.object({
 export async function saveFinding(raw: z.infer<typeof findingInput>): Promise<ActionResult> {
   return act(findingInput, raw, async ({ number, version, part, ...f }) => {
     const job = thereIs(await loadJob(number), number);
-    if (f.fate === "renew-pair" && !job.findings.find((x) => x.part === part)?.gear.mate)
-      throw new Fault("fate", "say first which gear it runs with: on the gear bench, under Mate");
+    let at = version;
+    if (f.fate === "renew-pair") {
+      const mate = mateOf(job, part);
+      if (!mate) throw new Fault("fate", "say first which gear it runs with: on the gear bench, under Mate");
+      // what the train says is written down at both, so that both go back new
+      if (job.findings.find((x) => x.part === part)?.gear.mate !== mate)
+        at = await setGearNotes(number, version, part, { mate });
+    }
     const anew = isFailure(f.mode) || f.renew === true;
-    return setFinding(number, version, part, f, anew ? linesToOpen(job, part) : []);
+    return setFinding(number, at, part, f, anew ? linesToOpen(job, part) : []);
   });
 }
 

@@ -1,6 +1,7 @@
 "use client";
 
 import { SYMPTOMS } from "@/core/judge/failure-modes";
+import { symptomsIn } from "@/core/take-in/symptoms-in-words";
 import { KeyButton } from "@/ui/key-button";
 import { pictureUrl } from "@/ui/picture-frame";
 import { SavedField } from "../saving/saved-field";
@@ -18,6 +19,7 @@ export function TheComplaint({
   tick,
   onPicture,
 }: Pick<TakeInView, "job"> & SetTakeIn & { onPicture: () => void }) {
+  const heard = new Set<string>(symptomsIn(job.complaint ?? ""));
   const condition = job.pictures.filter((p) => p.role === "condition");
   return (
     <section aria-label="The complaint" className="flex min-h-0 flex-col gap-2 overflow-y-auto">
@@ -34,15 +36,17 @@ export function TheComplaint({
         <div className="grid grid-cols-4 gap-1">
           {SYMPTOMS.map((s) => {
             const on = job.symptoms.includes(s.symptom);
+            const asked = !on && heard.has(s.symptom);
             return (
               <KeyButton
                 key={s.symptom}
-                className="small justify-center !px-1 !text-[16px] !leading-none"
+                className={`small justify-center !px-1 !text-[16px] !leading-none ${asked ? "border-dashed! bg-base-200" : ""}`}
                 pressed={on}
                 onPress={() => tick("symptoms", s.symptom, !on)}
               >
                 {on ? "✓ " : ""}
                 {s.says}
+                {asked ? "?" : ""}
               </KeyButton>
             );
           })}
@@ -55,7 +59,7 @@ export function TheComplaint({
           name="condition"
           value={job.condition}
           save={save("condition")}
-          rows={2}
+          rows={1}
           keyName="H"
         />
         <KeyButton keyName="D" className="small" onPress={onPicture} label="Picture of the condition">

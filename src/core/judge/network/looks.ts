@@ -8,17 +8,19 @@ export interface Look {
   readonly how: string;
   /** minutes at the bench, with the case open */
   readonly minutes: number;
-  /** where the unit has to have such a kind of part; none: any unit */
-  readonly kind?: string;
+  /** kinds of part of which the unit has to have one */
+  readonly kinds: readonly string[];
 }
-const look = (sign: string, minutes: number, asks: string, how: string, kind?: string): Look => ({
-  look: sign.replace(":", "-"),
-  sign,
-  asks,
-  how,
-  minutes,
-  ...(kind ? { kind } : {}),
-});
+const look = (
+  sign: string,
+  minutes: number,
+  asks: string,
+  how: string,
+  ...kinds: readonly string[]
+): Look => ({ look: sign.replace(":", "-"), sign, asks, how, minutes, kinds });
+
+/** What grease is kept for. */
+const GREASED = ["gear", "bearing", "bush", "chain", "seal"] as const;
 
 /** Minutes are guesses to one figure; each look asks for one sign, and is asked where its part is. */
 export const LOOKS: readonly Look[] = [
@@ -104,31 +106,42 @@ export const LOOKS: readonly Look[] = [
     1,
     "Is there sand or dust in the grease?",
     "Rub the grease between two fingers: does it scratch?",
+    ...GREASED,
   ),
   look(
     "grease:wet",
     1,
     "Is the grease milky, or is there rust?",
     "Look for the tide mark, and under the covers.",
+    ...GREASED,
   ),
   look(
     "grease:gone",
     3,
     "Is grease where none belongs?",
     "Look at brushes, belt, switch and working end for grease.",
+    ...GREASED,
   ),
-  look("grease:dry", 1, "Is the grease a dry cake?", "Dig into what lies beside the teeth, not on them."),
+  look(
+    "grease:dry",
+    1,
+    "Is the grease a dry cake?",
+    "Dig into what lies beside the teeth, not on them.",
+    ...GREASED,
+  ),
   look(
     "grease:too-much",
     4,
     "Is there more grease in it than belongs there?",
     "Weigh what comes out against what belongs in.",
+    ...GREASED,
   ),
   look(
     "grease:dark",
     1,
     "Is the grease dark, and does it smell burnt?",
     "Smell it; look at it on white paper.",
+    ...GREASED,
   ),
   look(
     "housing:seat-worn",

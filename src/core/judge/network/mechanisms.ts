@@ -124,6 +124,7 @@ export const MECHANISMS: readonly Mechanism[] = [
   },
   {
     id: "crumbs-in",
+    needs: "teeth",
     tells: "crumbs",
     did: "crumbs went round with the grease",
     leak: 0.003,
@@ -137,12 +138,13 @@ export const MECHANISMS: readonly Mechanism[] = [
   },
   {
     id: "tooth-overloaded",
+    needs: "teeth",
     adds: true,
     tells: "jam",
     did: "teeth broke under one blow",
     leak: 0.002,
     causes: [
-      link("jam", 0.95, "the output was held, and the weakest tooth gave way"),
+      link("jam", 0.95, "the output was held, and the weakest tooth broke"),
       link("crumbs", 0.3, "a crumb between two teeth is a wedge"),
       link("forced", 0.1, "it was helped along"),
       link("overload", 0.1, "more load than a tooth carries"),
@@ -151,6 +153,7 @@ export const MECHANISMS: readonly Mechanism[] = [
   },
   {
     id: "tooth-tired",
+    needs: "teeth",
     adds: true,
     tells: "fatigue",
     did: "teeth tired at the root",
@@ -281,7 +284,7 @@ export const MECHANISMS: readonly Mechanism[] = [
       link("hub-slips", 0.5, "the shaft turns in its hub"),
       link("pin-gone", 0.5, "what held wheel and shaft together is gone"),
       link("spring-gone", 0.5, "nothing pushes it into gear"),
-      link("worn-thin", 0.3, "thin teeth jump over each other"),
+      link("worn-thin", 0.3, "what has worn thin no longer holds"),
       link("plastic-brittle", 0.3, "what broke carries nothing"),
       link("belt-gone", 0.9, "there is no belt that pulls"),
     ],

@@ -1,10 +1,10 @@
 import { ROOTS } from "../roots";
-import { MECHANISMS } from "./mechanisms";
+import { MECHANISMS, type Mechanism } from "./mechanisms";
 import type { NoisyOr } from "./noisy-or";
 import { PRIOR_RULES } from "./priors";
-import { SIGNS } from "./signs";
+import { SIGNS, type Sign } from "./signs";
 
-const EFFECTS = [...MECHANISMS, ...SIGNS] as const;
+const EFFECTS: readonly (Mechanism | Sign)[] = [...MECHANISMS, ...SIGNS];
 
 /** Odds times factors, as a probability again. */
 const shifted = (prior: number, times: number): number => (prior * times) / (1 - prior + prior * times);
@@ -28,14 +28,27 @@ export function networkFor(
     );
     return { id: cause, leak: Math.min(MOST, shifted(own[cause] ?? prior, times)), causes: [] };
   });
-  const there = (n: object): boolean => !("needs" in n) || past.has(`has:${n.needs}`);
-  const absent = new Set(EFFECTS.filter((n) => !there(n)).map((n) => n.id));
-  const effects = EFFECTS.filter(there).map((n) =>
+  return [...roots, ...effectsFor(past)];
+}
+
+const NEEDS: readonly string[] = [...new Set(MECHANISMS.flatMap((m) => m.needs ?? []))];
+const effects = new Map<string, readonly (Mechanism | Sign)[]>();
+
+/** Mechanisms and signs of a unit: without what needs something that it does not have. */
+function effectsFor(past: ReadonlySet<string>): readonly (Mechanism | Sign)[] {
+  const has = NEEDS.filter((n) => past.has(`has:${n}`)).join();
+  const before = effects.get(has);
+  if (before) return before;
+  const absent = new Set(
+    MECHANISMS.filter((m) => m.needs !== undefined && !past.has(`has:${m.needs}`)).map((m) => m.id),
+  );
+  const out = EFFECTS.filter((n) => !absent.has(n.id)).map((n) =>
     n.causes.some((c) => absent.has(c.from))
       ? { ...n, causes: n.causes.filter((c) => !absent.has(c.from)) }
       : n,
   );
-  return [...roots, ...effects];
+  effects.set(has, out);
+  return out;
 }
 
 /** A link, from what to what. */
@@ -45,14 +58,21 @@ export interface Path {
   readonly strength: number;
   readonly why: string;
 }
-export const PATHS: readonly Path[] = [...MECHANISMS, ...SIGNS].flatMap((n) =>
-  n.causes.map((c) => ({ from: c.from, to: n.id, strength: c.strength, why: c.why })),
-);
+/** All links of a unit's network. */
+export const pathsFor = (past: ReadonlySet<string>): readonly Path[] =>
+  effectsFor(past).flatMap((n) =>
+    n.causes.map((c) => ({ from: c.from, to: n.id, strength: c.strength, why: c.why })),
+  );
 
 /**
  * The way from one node to another that is strongest as a product of its links, or nothing where there is none.
  */
-export function strongestWay(from: string, to: string): readonly Path[] | undefined {
+export function strongestWay(
+  from: string,
+  to: string,
+  past: ReadonlySet<string>,
+): readonly Path[] | undefined {
+  const paths = pathsFor(past);
   const best = new Map<string, { readonly strength: number; readonly way: readonly Path[] }>([
     [from, { strength: 1, way: [] }],
   ]);
@@ -60,7 +80,7 @@ export function strongestWay(from: string, to: string): readonly Path[] | undefi
   for (let at = open.shift(); at !== undefined; at = open.shift()) {
     const here = best.get(at);
     if (!here) continue;
-    for (const p of PATHS) {
+    for (const p of paths) {
       if (p.from !== at) continue;
       const strength = here.strength * p.strength;
       if (strength <= (best.get(p.to)?.strength ?? 0)) continue;

@@ -1,5 +1,6 @@
 import { isPlastic } from "@/core/hardware/material";
 import type { Job } from "@/core/job/job";
+import { mateOf } from "@/core/job/mate-of";
 import { partName } from "@/core/job/part";
 import type { Evidence } from "@/core/judge/evidence";
 import { pairLimitMm } from "@/core/judge/failure-modes";
@@ -72,6 +73,7 @@ export function fatesOf(job: Job, partId: string, catalogue: readonly CatalogueP
         : false,
     ...(offers?.[0] ? { cost: offers[0].part.price } : {}),
     ...(job.priceLimit === undefined ? {} : { limit: job.priceLimit }),
+    mateNamed: mateOf(job, partId) !== undefined,
     mateWorn: view?.mate.rule.mate === "worn" ? true : view?.mate.rule.mate === "sound" ? false : undefined,
   };
   return fateOptions(facts);
