@@ -17,7 +17,8 @@ import { catalogueFor } from "../job-view/job-candidates";
 import { pocketsOf } from "../job-view/mat-pockets";
 import { only } from "../job-view/only";
 import { pageJob } from "../job-view/page-job";
-import { evidenceOf, fatesOf } from "./why/why-facts";
+import { evidenceHere } from "./why/evidence-here";
+import { fatesOf } from "./why/why-facts";
 
 /** A part as it is judged. */
 export interface JudgedPart extends Pick<Part, "id" | "kind" | "kindSaid" | "material" | "renew"> {
@@ -62,7 +63,7 @@ export async function judgeView(number: string): Promise<JudgeView | null> {
     fates: Object.fromEntries(failed.map((id) => [id, fatesOf(job, id, catalogue)])),
     gates: gatesOf(job, "judge"),
     anyStep: job.steps.length > 0,
-    cause: chosenCause(job) ?? likeliestCause(evidenceOf(job)),
+    cause: chosenCause(job) ?? likeliestCause((await evidenceHere(job)).evidence),
   };
 }
 

@@ -25,7 +25,7 @@ const HOW_LOOKS: Readonly<Record<LikelyCause["how"], string>> = {
  * Why it failed: what began it with its odds, what led to what, what speaks for and against it, the next look
  * worth taking, how far the work must go; the technician's verdict above all.
  */
-export function WhyScreen({ causes, next, kept, facts, greaseStates }: Omit<WhyView, "frame">) {
+export function WhyScreen({ causes, here, next, kept, facts, greaseStates }: Omit<WhyView, "frame">) {
   const { run } = useJob();
   const [picked, setPicked] = useState<string>();
   const shown = causes.find((c) => c.cause === (picked ?? kept.chosen?.[0])) ?? causes[0];
@@ -69,6 +69,7 @@ export function WhyScreen({ causes, next, kept, facts, greaseStates }: Omit<WhyV
                   {c.because.some((b) => b.against)
                     ? `, ${c.because.filter((b) => b.against).length} against`
                     : ""}
+                  {here[c.cause] && `; ${here[c.cause]?.n} of ${here[c.cause]?.m} of its kind here`}
                 </span>
               </button>
             </li>

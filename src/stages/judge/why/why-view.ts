@@ -4,11 +4,13 @@ import { factsOf } from "@/core/judge/evidence";
 import { type NextLook, nextLook } from "@/core/judge/next-look";
 import { type FrameView, frameOf } from "../../frame/frame-view";
 import { pageJob } from "../../job-view/page-job";
-import { evidenceOf } from "./why-facts";
+import { evidenceHere } from "./evidence-here";
 
 export interface WhyView {
   readonly frame: FrameView;
   readonly causes: readonly LikelyCause[];
+  /** cause → verdicts of this shop that named it, of how many on units of this kind */
+  readonly here: Readonly<Record<string, { readonly n: number; readonly m: number }>>;
   /** of what was not looked at, what settles most for its minutes */
   readonly next: NextLook | null;
   readonly kept: ChosenCauses;
@@ -20,11 +22,12 @@ export interface WhyView {
 export async function whyView(number: string): Promise<WhyView | null> {
   const job = await pageJob(number);
   if (!job) return null;
-  const evidence = evidenceOf(job);
+  const { evidence, learned } = await evidenceHere(job);
   const facts = factsOf(evidence).filter((f) => f.found === true && f.says);
   return {
     frame: frameOf(job, "Why it failed"),
     causes: likelyCauses(evidence),
+    here: Object.fromEntries(learned.map(({ cause, n, m }) => [cause, { n, m }])),
     next: nextLook(evidence),
     kept: job.causes,
     facts: facts.map((f) => f.says),
