@@ -10,9 +10,23 @@ export interface BushVerdict {
   readonly says: string;
 }
 
+/** Most play of H8/e8 by the shaft's size, mm (ISO 286-2: EI to −ei): up to this diameter, this much. */
+const MOST_PLAY: readonly (readonly [upTo: number, play: number])[] = [
+  [3, 0.042],
+  [6, 0.056],
+  [10, 0.069],
+  [18, 0.086],
+  [30, 0.106],
+  [50, 0.128],
+  [80, 0.152],
+  [120, 0.18],
+];
+const mostPlay = (shaftMm: number): number =>
+  (MOST_PLAY.find(([upTo]) => shaftMm <= upTo) ?? (MOST_PLAY.at(-1) as readonly [number, number]))[1];
+
 /**
- * A plain bush judged by its play: a running fit of this size has 0.02 to about 0.05 + 0.002 d mm (ISO 286:
- * H8/e8 at most); twice that is worn out. Ovality of more than 0.05 mm is
+ * A plain bush judged by its play: a running fit H8/e8 of this size has at most so much (ISO 286-2; 0.086 mm
+ * at 12 mm); twice that is worn out. Ovality of more than 0.05 mm is
  * wear from one side. A bore at or under its shaft has swollen, as nylon does in water and some greases.
  *
  * @returns null while bore or shaft is not measured
@@ -27,7 +41,7 @@ export function bushVerdict({ boreMm, boreAcrossMm, shaftMm }: BushReadings): Bu
     };
   if (boreMm === undefined || shaftMm === undefined) return null;
   const play = (boreAcrossMm === undefined ? boreMm : (boreMm + boreAcrossMm) / 2) - shaftMm;
-  const usual = 0.05 + 0.002 * shaftMm;
+  const usual = mostPlay(shaftMm);
   if (play <= 0.005)
     return {
       mode: "swollen",

@@ -355,6 +355,10 @@ describe("a plain bush", () => {
     expect(bushVerdict(readings)?.mode).toBe(mode);
     expect(FAILURE_MODES.some((m) => m.mode === mode)).toBe(true);
   });
+  it("a new fit of 12 mm, H8/e8, may have 0.086 mm of play and is sound", () => {
+    expect(bushVerdict({ boreMm: 12.027, shaftMm: 11.941 })?.mode).toBe("sound");
+    expect(bushVerdict({ boreMm: 12.16, shaftMm: 11.98 })?.says).toContain("0.09 mm is usual");
+  });
   it("says nothing while too little is measured", () => {
     expect(bushVerdict({ boreMm: 8 })).toBeNull();
     expect(bushVerdict({})).toBeNull();

@@ -66,6 +66,8 @@ export const THREADS: readonly Thread[] = [
   unified("5/16-24", 0.3125, 24),
   unified("3/8-16", 0.375, 16),
   unified("3/8-24", 0.375, 24),
+  unified("7/16-14", 0.4375, 14),
+  unified("7/16-20", 0.4375, 20),
   unified("1/2-13", 0.5, 13),
   unified("1/2-20", 0.5, 20),
   unified("5/8-11", 0.625, 11),
