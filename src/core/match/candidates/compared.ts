@@ -24,6 +24,9 @@ const SPREADS = 2;
 /** A reading whose two spreads reach over this many tolerances does not decide anything. */
 const BLUNT = 3;
 
+/** 6.4 − 6.3 is a little more than 0.1 in binary. */
+const ROUNDING = 1e-9;
+
 const round = (x: number): string => String(Number(x.toFixed(3)));
 
 /**
@@ -58,7 +61,7 @@ export function compared(
   if (offered === undefined) return said("settle", how.unknownSays ?? `ask the seller for the ${how.name}`);
   const off = Math.abs(offered - reading.value);
   const slack = SPREADS * reading.u;
-  if (off <= how.tolerance) {
+  if (off <= how.tolerance + ROUNDING) {
     if (slack > BLUNT * Math.max(how.tolerance, how.instrumentU))
       return said("settle", `agrees, but the reading is not sure enough: ${how.ask} again to settle it`);
     return said("same", how.sameSays ?? "within tolerance");
@@ -71,19 +74,24 @@ export function compared(
   return said(...how.otherwise(offered, reading.value));
 }
 
-/** Another material is never refused, but its consequence is said; null where one of the two is not known. */
+/**
+ * Another material is never refused: whether it stands the lubricant, the heat and the speed is to be settled,
+ * and so is one that the catalogue does not tell. Null where nobody said what the old one is of.
+ *
+ * @param ask what settles it
+ */
 export function materialCriterion(
   wanted: string | undefined,
   offered: string | undefined,
-  says: string,
+  ask: string,
 ): Criterion | null {
-  if (!wanted || !offered) return null;
-  return criterion(
-    "material",
-    wanted,
-    offered,
-    "–",
-    wanted === offered ? "same" : "fits",
-    wanted === offered ? "as it was" : `${offered} instead of ${wanted}: ${says}`,
-  );
+  if (!wanted) return null;
+  const said = (verdict: CriterionVerdict, says: string): Criterion =>
+    criterion("material", wanted, offered ?? "not told", "–", verdict, says);
+  if (!offered) return said("settle", `ask the seller what it is of: ${wanted} before`);
+  return sameMaterial(wanted, offered)
+    ? said("same", "as it was")
+    : said("settle", `${offered} instead of ${wanted}: ${ask}`);
 }
+
+const sameMaterial = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();

@@ -158,7 +158,8 @@ describe("worms and their wheels", () => {
     ...offered,
     form: "worm-wheel",
     teeth: 40,
-    helixAngleDeg: 0,
+    // of one start on 14 mm
+    helixAngleDeg: 4.09,
     hand: "right",
     wormDiameterMm: 14,
   };
@@ -177,6 +178,10 @@ describe("worms and their wheels", () => {
   it("a wheel never sits with a worm of other starts, module, hand or diameter", () => {
     expect(whole({ ...wantedWheel, wormDiameterMm: undefined }, wheelSpec)).toBe("possible");
     expect(whole(wantedWheel, wheelSpec)).toBe("drop-in");
+    // a wheel for two starts has the same teeth, and is cut for twice the lead
+    expect(whole(wantedWheel, { ...wheelSpec, helixAngleDeg: 8.13 })).toBe("no");
+    expect(whole({ ...wantedWheel, helixAngleDeg: 0 }, { ...wheelSpec, helixAngleDeg: 8.13 })).toBe("no");
+    expect(whole(wantedWheel, { ...wheelSpec, helixAngleDeg: 0 })).toBe("possible");
     expect(gearVerdict({ ...wantedWheel, mate: { teeth: 1, willBe: 2 } }, wheelSpec, [])[0]).toMatchObject({
       verdict: "no",
       says: expect.stringMatching(/another lead/),

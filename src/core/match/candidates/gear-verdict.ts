@@ -165,7 +165,30 @@ function wormCriteria(form: "worm" | "worm-wheel", wanted: WantedGear, offered: 
         : "cut for a worm of another diameter: it bears at its edges",
     ],
   });
-  return [diameter, handCriterion(wanted.hand, offered.hand)];
+  const hand = handCriterion(wanted.hand, offered.hand);
+  return form === "worm-wheel" ? [diameter, leadCriterion(wanted, offered), hand] : [diameter, hand];
+}
+
+/**
+ * The lead angle that a worm wheel is cut for: tan γ = m z₁ / d₁ (ISO 21771 gives it as the worm's). A wheel
+ * for a worm of twice the starts has the same teeth, module and diameter, and runs on its edges.
+ */
+function leadCriterion(wanted: WantedGear, offered: GearSpec): Criterion {
+  const starts = wanted.mate?.willBe ?? wanted.mate?.teeth;
+  const worm = wanted.wormDiameterMm === undefined ? undefined : value(wanted.wormDiameterMm);
+  const lead =
+    value(wanted.helixAngleDeg) ||
+    (starts && worm ? degrees(Math.atan((value(wanted.moduleMm) * starts) / worm)) : undefined);
+  return compared(lead, offered.helixAngleDeg || undefined, {
+    name: "lead angle",
+    unit: "°",
+    tolerance: 0.5,
+    instrumentU: 0.3,
+    ask: "count the starts of its worm",
+    unknownSays: "ask the seller for how many starts its worm has",
+    sameSays: "cut for a worm of this lead",
+    otherwise: () => ["no", "cut for a worm of another lead: it runs on its edges"],
+  });
 }
 
 /**

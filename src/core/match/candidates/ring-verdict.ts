@@ -44,7 +44,11 @@ export function ringVerdict(wanted: WantedRing, offered: RingSpec): Criterion[] 
   const material =
     offered.kind === "bearing"
       ? null
-      : materialCriterion(wanted.material, offered.material, "ask whether it stands the grease and the heat");
+      : materialCriterion(
+          wanted.material,
+          offered.material,
+          "ask whether it stands the lubricant, the heat and the speed",
+        );
   return material ? [...out, material] : out;
 }
 
@@ -72,6 +76,9 @@ function closureCriterion(wanted: WantedRing, offered: string | undefined): Crit
   }
   if (wanted.closure === offered) return said("same", "closed as it was");
   return offered === "2RS"
-    ? said("fits", "sealed instead of shielded: it keeps its grease better")
+    ? said(
+        "settle",
+        "sealed instead of shielded: a seal that touches allows less speed; ask for the limit of this size",
+      )
     : said("no", "open where it was closed: dirt gets in");
 }

@@ -75,7 +75,7 @@ export function sizesVerdict(wanted: WantedSizes, spec: PartSpec): Criterion[] {
         materialCriterion(
           seen,
           offered as string | undefined,
-          "ask whether it stands the load, the grease and the heat",
+          "ask whether it stands the load, the lubricant and the heat",
         ) ?? [],
       ].flat();
     if (seen === undefined) return [];

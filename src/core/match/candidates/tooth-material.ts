@@ -14,9 +14,12 @@ const HARDNESS: readonly (readonly [RegExp, number])[] = [
   [/zinc|zamak|alumin/i, 2],
 ];
 
+/** Fibres in plastic: stronger as a fuse, and a file to its mate. */
+const isFilled = (material: string): boolean => /glass|GF|carbon|CF/i.test(material);
+
 /** A rank of hardness, higher is harder; undefined: a material that is not known here. */
 function hardness(material: string): number | undefined {
-  if (isPlastic(material)) return /glass|GF|carbon|CF/i.test(material) ? 1.3 : 1;
+  if (isPlastic(material)) return isFilled(material) ? 1.3 : 1;
   return HARDNESS.find(([is]) => is.test(material))?.[1];
 }
 
@@ -30,7 +33,11 @@ export function toothMaterial(wanted: string | undefined, offered: string | unde
   const said = (verdict: Criterion["verdict"], says: string): Criterion =>
     criterion("material", wanted, offered, "–", verdict, says);
   if (wanted.trim().toLowerCase() === offered.trim().toLowerCase()) return said("same", "as it was");
-  if (plasticFamily(wanted) !== undefined && plasticFamily(wanted) === plasticFamily(offered))
+  if (
+    plasticFamily(wanted) !== undefined &&
+    plasticFamily(wanted) === plasticFamily(offered) &&
+    isFilled(wanted) === isFilled(offered)
+  )
     return said("same", `${offered} is ${wanted}`);
   const [was, is] = [hardness(wanted), hardness(offered)];
   if (was === undefined || is === undefined || was === is)
