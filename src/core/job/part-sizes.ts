@@ -63,9 +63,15 @@ export function sizesAsked(kind: string | undefined): {
     .filter(
       (f) =>
         f.tolerance === undefined &&
-        f.unit === undefined &&
+        (f.unit === undefined || f.rating === true) &&
         !["material", "size", "amount", "unit"].includes(f.key),
     )
-    .map(({ key, label, of }): LookAsked => ({ key, label, ...(of ? { of } : {}) }));
-  return sizes.length ? { kind, sizes, looks } : null;
+    .map(
+      ({ key, label, unit, of }): LookAsked => ({
+        key,
+        label: unit ? `${label}, ${unit}` : label,
+        ...(of ? { of } : {}),
+      }),
+    );
+  return sizes.length || looks.length ? { kind, sizes, looks } : null;
 }

@@ -10,6 +10,7 @@ import type { Service } from "@/core/job/service";
 import { inWords, likeliestCause, type Said } from "@/core/judge/causes";
 import type { FateOption } from "@/core/judge/fate";
 import { ROOTS } from "@/core/judge/roots";
+import { remembered } from "@/core/remembered";
 import { type FramedPicture, framed } from "@/ui/picture-frame";
 import type { Pocket } from "@/ui/pocket";
 import { type FrameView, frameOf } from "../frame/frame-view";
@@ -63,9 +64,12 @@ export async function judgeView(number: string): Promise<JudgeView | null> {
     fates: Object.fromEntries(failed.map((id) => [id, fatesOf(job, id, catalogue)])),
     gates: gatesOf(job, "judge"),
     anyStep: job.steps.length > 0,
-    cause: chosenCause(job) ?? likeliestCause((await evidenceHere(job)).evidence),
+    cause: chosenCause(job) ?? likeliest((await evidenceHere(job)).evidence),
   };
 }
+
+/** Asked at every press of this screen, and mostly the same. */
+const likeliest = remembered(likeliestCause);
 
 function chosenCause({ causes }: Job): JudgeView["cause"] {
   const root = ROOTS.find((r) => causes.chosen?.includes(r.cause));

@@ -42,6 +42,20 @@ describe("what is of the same size and does not simply drop in", () => {
     expect(ring({ closure: "2Z" }, { closure: "2RS" })).toBe("possible");
     expect(ring({ closure: "2Z" }, { closure: "2Z" })).toBe("drop-in");
   });
+  it("a switch for less voltage or current burns; one whose old rating nobody read is asked about", () => {
+    const offered = (volts: number, amps: number): PartSpec => ({ kind: "switch", volts, amps, poles: 2 });
+    const was = (seen: Record<string, string>): WantedSizes => ({
+      kind: "switch",
+      sizes: { poles: 2 },
+      seen,
+    });
+    const plate = was({ volts: "250 V~", amps: "16" });
+    expect(sizes(plate, offered(125, 6))).toBe("no");
+    expect(sizes(plate, offered(250, 6))).toBe("no");
+    expect(sizes(plate, offered(250, 16))).toBe("drop-in");
+    expect(sizes(plate, offered(400, 20))).toBe("drop-in");
+    expect(sizes(was({}), offered(250, 16))).toBe("possible");
+  });
   it("a brush that is off by its tolerance exactly is within it", () => {
     expect(
       sizes(

@@ -18,9 +18,40 @@ const MOST_APART = 0.15;
 /** What gives a part its name: without one of these measured nothing is compared. */
 const isFigure = (f: SpecField): boolean => f.tolerance !== undefined;
 
-/** Whether anything of it was measured at all. */
+/** Whether anything of it was measured, or its rating read, at all. */
 export const isMeasured = (w: WantedSizes): boolean =>
-  SPEC_FIELDS[w.kind].some((f) => isFigure(f) && w.sizes[f.key] !== undefined);
+  SPEC_FIELDS[w.kind].some(
+    (f) => (isFigure(f) && w.sizes[f.key] !== undefined) || (f.rating && ratingOf(w, f) !== undefined),
+  );
+
+/** What a rating was: typed as it is printed, "250 V~" is 250. */
+function ratingOf({ sizes, seen }: WantedSizes, f: SpecField): number | undefined {
+  const size = sizes[f.key];
+  if (size !== undefined) return measured(size, 0).value;
+  const figure = /\d+(?:[.,]\d+)?/.exec(seen[f.key] ?? "")?.[0];
+  return figure === undefined ? undefined : Number(figure.replace(",", "."));
+}
+
+/** A rating is at least what it was; what nobody read is to be read. */
+function ratingCriterion(f: SpecField, was: number | undefined, is: number | undefined): Criterion {
+  const unit = f.unit ?? "";
+  const said = (verdict: Criterion["verdict"], says: string): Criterion =>
+    criterion(
+      f.label,
+      was === undefined ? "not read" : `${was} ${unit}`,
+      is === undefined ? "not told" : `${is} ${unit}`,
+      "at least",
+      verdict,
+      says,
+    );
+  if (was === undefined)
+    return said("settle", `read the ${f.label} off the old one: this is for ${is} ${unit}`);
+  if (is === undefined) return said("settle", `ask the seller for its ${f.label}: ${was} ${unit} before`);
+  if (is < was) return said("no", `made for ${is} ${unit}, where ${was} ${unit} was: it burns`);
+  return is === was
+    ? said("same", "as it was")
+    : said("fits", `made for more than the ${was} ${unit} it was`);
+}
 
 /** A size that was measured, and how far an offered one may be from it to be looked at at all. */
 export function looked(f: SpecField, size: MeasuredInput): { readonly value: number; readonly most: number } {
@@ -52,6 +83,11 @@ export function sizesVerdict(wanted: WantedSizes, spec: PartSpec): Criterion[] {
   return SPEC_FIELDS[wanted.kind].flatMap((f): Criterion[] => {
     const offered = specValue(spec, f.key);
     const size = wanted.sizes[f.key];
+    if (f.rating) {
+      const was = ratingOf(wanted, f);
+      const is = typeof offered === "number" ? offered : undefined;
+      return was === undefined && is === undefined ? [] : [ratingCriterion(f, was, is)];
+    }
     if (isFigure(f)) {
       // what neither was measured nor is told settles nothing
       if (size === undefined && offered === undefined) return [];

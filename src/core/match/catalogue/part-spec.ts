@@ -174,6 +174,8 @@ export interface SpecField {
   readonly tolerance?: number;
   /** what it can be, where it is one of a few */
   readonly of?: readonly string[];
+  /** printed on it, and at least what it was: what is made for more carries less */
+  readonly rating?: true;
 }
 
 const size = (key: string, label: string, tolerance: number): SpecField => ({
@@ -243,8 +245,8 @@ export const SPEC_FIELDS: Readonly<Record<SoldKind, readonly SpecField[]>> = {
     { key: "lead", label: "lead" },
   ],
   switch: [
-    { key: "volts", label: "voltage", unit: "V" },
-    { key: "amps", label: "current", unit: "A" },
+    { key: "volts", label: "voltage", unit: "V", rating: true },
+    { key: "amps", label: "current", unit: "A", rating: true },
     { key: "poles", label: "poles", tolerance: 0 },
     { key: "form", label: "form" },
   ],

@@ -2,9 +2,14 @@ import type { ChosenCauses } from "@/core/job/finding";
 import { type LikelyCause, likelyCauses } from "@/core/judge/causes";
 import { factsOf } from "@/core/judge/evidence";
 import { type NextLook, nextLook } from "@/core/judge/next-look";
+import { remembered } from "@/core/remembered";
 import { type FrameView, frameOf } from "../../frame/frame-view";
 import { pageJob } from "../../job-view/page-job";
 import { evidenceHere } from "./evidence-here";
+
+/** A page that is drawn again with nothing new found has its answers at once. */
+const causesOf = remembered(likelyCauses);
+const lookAfter = remembered(nextLook);
 
 export interface WhyView {
   readonly frame: FrameView;
@@ -26,9 +31,9 @@ export async function whyView(number: string): Promise<WhyView | null> {
   const facts = factsOf(evidence).filter((f) => f.found === true && f.says);
   return {
     frame: frameOf(job, "Why it failed"),
-    causes: likelyCauses(evidence),
+    causes: causesOf(evidence),
     here: Object.fromEntries(learned.map(({ cause, n, m }) => [cause, { n, m }])),
-    next: nextLook(evidence),
+    next: lookAfter(evidence),
     kept: job.causes,
     facts: facts.map((f) => f.says),
     greaseStates: job.greaseStates,
