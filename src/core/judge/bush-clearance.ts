@@ -21,8 +21,8 @@ const MOST_PLAY: readonly (readonly [upTo: number, play: number])[] = [
   [80, 0.152],
   [120, 0.18],
 ];
-const mostPlay = (shaftMm: number): number =>
-  (MOST_PLAY.find(([upTo]) => shaftMm <= upTo) ?? (MOST_PLAY.at(-1) as readonly [number, number]))[1];
+/** Of larger shafts than the table has, as of its largest. */
+const mostPlay = (shaftMm: number): number => MOST_PLAY.find(([upTo]) => shaftMm <= upTo)?.[1] ?? 0.18;
 
 /**
  * A plain bush judged by its play: a running fit H8/e8 of this size has at most so much (ISO 286-2; 0.086 mm

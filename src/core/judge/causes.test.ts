@@ -8,7 +8,7 @@ import { type Evidence, factsOf } from "./evidence";
 import { FAILURE_MODES, GREASE_STATES, modesFor, SYMPTOMS } from "./failure-modes";
 import { type FateFacts, fateOptions } from "./fate";
 import { MECHANISMS } from "./network/mechanisms";
-import { pathsFor, strongestWay } from "./network/network";
+import { pathsFor, strongestWays } from "./network/network";
 import { SIGNS } from "./network/signs";
 import { nextLook } from "./next-look";
 import { ROOTS, WASH } from "./roots";
@@ -241,7 +241,7 @@ describe("causes", () => {
     for (const s of SIGNS) {
       const seen = rootsOf(caseOf(job()), new Map([[s.id, true as const]]));
       for (const r of ROOTS)
-        if (strongestWay(r.cause, s.id, caseOf(job()).past))
+        if (strongestWays(caseOf(job()).past, r.cause).has(s.id))
           expect([s.id, r.cause, (seen.get(r.cause) ?? 0) + 1e-9 >= (nothing.get(r.cause) ?? 0)]).toEqual([
             s.id,
             r.cause,

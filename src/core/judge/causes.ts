@@ -2,7 +2,7 @@ import { CAUSES, type Case, caseOf, partsOf, rootsOf } from "./case";
 import { type ChainLink, chainFrom } from "./chain";
 import type { Evidence, Fact } from "./evidence";
 import { hasCrumbs } from "./failure-modes";
-import { networkFor, strongestWay } from "./network/network";
+import { networkFor, strongestWays } from "./network/network";
 import { PRIOR_RULES } from "./network/priors";
 import { ROOTS, type Root, WASH } from "./roots";
 
@@ -71,17 +71,17 @@ const said = (root: Root, probability: number, past: ReadonlySet<string>): Said 
 });
 
 /** Roots that what is seen makes likelier than they were at the counter, likeliest first. */
-const ranked = (c: Case, now: ReadonlyMap<string, number>) =>
-  ROOTS.map((root) => ({ root, probability: now.get(root.cause) ?? 0 }))
+function ranked(c: Case, now: ReadonlyMap<string, number>) {
+  const before = new Map(networkFor(c.past, c.own).map((n) => [n.id, n.leak]));
+  return ROOTS.map((root) => ({ root, probability: now.get(root.cause) ?? 0 }))
     .filter(
       ({ root, probability: p }) =>
         p >= SHOWN &&
-        p > LIFTED * priorOf(c, root.cause) &&
-        c.facts.some((f) => isSeen(f) && strongestWay(root.cause, f.fact, c.past) !== undefined),
+        p > LIFTED * (before.get(root.cause) ?? 0) &&
+        c.facts.some((f) => isSeen(f) && strongestWays(c.past, root.cause).has(f.fact)),
     )
     .sort((a, b) => b.probability - a.probability || a.root.cause.localeCompare(b.root.cause));
-const priorOf = ({ past, own }: Case, cause: string): number =>
-  networkFor(past, own).find((n) => n.id === cause)?.leak ?? 0;
+}
 const isSeen = (f: Fact): boolean => f.found === true;
 const logit = (p: number): number => Math.log(Math.max(p, 1e-9) / Math.max(1 - p, 1e-9));
 /** News of less than this, in log odds, is none. */
@@ -100,14 +100,15 @@ interface News {
 function newsOf(c: Case, now: ReadonlyMap<string, number>): News[] {
   const said = new Map<string, Fact[]>();
   for (const f of c.facts) if (f.says) said.set(f.says, [...(said.get(f.says) ?? []), f]);
-  const nothing = rootsOf(only(c, []), new Map());
+  /** The odds with these facts alone, in a unit that has what it has. */
+  const oddsWith = (facts: readonly Fact[]): ReadonlyMap<string, number> => {
+    const these = { ...partsOf(c.facts.filter((f) => !f.says || facts.includes(f))), own: c.own };
+    return rootsOf(these, these.known);
+  };
+  const nothing = oddsWith([]);
   return [...said.values()].map((facts) => {
-    const alone = rootsOf(only(c, facts), only(c, facts).known);
-    const rest = only(
-      c,
-      c.facts.filter((f) => !facts.includes(f)),
-    );
-    const without = rootsOf(rest, rest.known);
+    const alone = oddsWith(facts);
+    const without = oddsWith(c.facts.filter((f) => !facts.includes(f)));
     const at = (of: ReadonlyMap<string, number>, id: string): number => logit(of.get(id) ?? 0);
     return {
       facts,
@@ -118,38 +119,35 @@ function newsOf(c: Case, now: ReadonlyMap<string, number>): News[] {
   });
 }
 
-const only = (c: Case, facts: readonly Fact[]): Case => ({ ...partsOf(facts), own: c.own });
-
 /** For and against a root, what weighs most first. */
 function reasonsOf(root: Root, news: readonly News[], past: ReadonlySet<string>): Reason[] {
   return news
     .map(({ facts, of }) => ({ facts, size: of.get(root.cause) ?? 0 }))
-    .filter(({ facts, size }) => Math.abs(size) >= LEAST_NEWS && facts.some((f) => bears(root, f)))
+    .filter(({ size }) => Math.abs(size) >= LEAST_NEWS)
     .sort((a, b) => Number(a.size < 0) - Number(b.size < 0) || Math.abs(b.size) - Math.abs(a.size))
-    .map(({ facts, size }) => {
-      const f = toldBy(root, facts, past);
-      return { says: f.says, why: whyOf(root, f, size < 0, past), against: size < 0 };
-    });
+    .flatMap(({ facts, size }) => reasonOf(root, facts, size < 0, past) ?? []);
 }
 
-/** What changes the odds of others alone is no reason of its own. */
-const bears = (root: Root, f: Fact): boolean => f.found !== undefined || priorRule(root, f) !== undefined;
-const priorRule = (root: Root, f: Fact) =>
-  PRIOR_RULES.find((r) => r.fact === f.fact && r.cause === root.cause);
-
-/** Of all that one thing told, what the root brings about most. */
-const toldBy = (root: Root, facts: readonly Fact[], past: ReadonlySet<string>): Fact =>
-  [...facts].sort((a, b) => strengthTo(root, b, past) - strengthTo(root, a, past))[0] as Fact;
-const strengthTo = (root: Root, f: Fact, past: ReadonlySet<string>): number =>
-  strongestWay(root.cause, f.fact, past)?.reduce((all, p) => all * p.strength, 1) ?? 0;
-
-function whyOf(root: Root, f: Fact, against: boolean, past: ReadonlySet<string>): string {
-  if (f.found === undefined) return priorRule(root, f)?.why ?? "";
-  const way = strongestWay(root.cause, f.fact, past);
-  const last = way?.at(-1)?.why;
-  if (!isSeen(f)) return against ? "it would mostly show there" : "what else would show there does not";
-  if (!against) return last ?? "it leaves less to other causes";
-  return "something else tells it better";
+/** Of all that one thing told, what the root brings about most; nothing where it changes others' odds alone. */
+function reasonOf(
+  root: Root,
+  facts: readonly Fact[],
+  against: boolean,
+  past: ReadonlySet<string>,
+): Reason | undefined {
+  const ways = strongestWays(past, root.cause);
+  const strength = (f: Fact): number => ways.get(f.fact)?.strength ?? 0;
+  const f = facts.reduce<Fact | undefined>((a, b) => (a && strength(a) >= strength(b) ? a : b), undefined);
+  if (!f) return undefined;
+  const why = (): string | undefined => {
+    if (f.found === undefined)
+      return PRIOR_RULES.find((r) => r.fact === f.fact && r.cause === root.cause)?.why;
+    if (!isSeen(f)) return against ? "it would mostly show there" : "what else would show there does not";
+    if (against) return "something else tells it better";
+    return ways.get(f.fact)?.links.at(-1)?.why ?? "it leaves less to other causes";
+  };
+  const says = why();
+  return says === undefined ? undefined : { says: f.says, why: says, against };
 }
 
 /**

@@ -95,7 +95,7 @@ export function chainInWords(chain: readonly ChainLink[]): string {
   };
   const longest = chain
     .map((_, i) => wayTo(i))
-    .reduce((a, b) => (b.length > a.length ? b : a), [] as readonly number[]);
+    .reduce<readonly number[]>((a, b) => (b.length > a.length ? b : a), []);
   const says = longest.map((i) => chain[i]?.says ?? "").join(" → ");
   return says && `${says.charAt(0).toUpperCase()}${says.slice(1)}.`;
 }

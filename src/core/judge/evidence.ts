@@ -9,33 +9,33 @@ import { patternOf, TOOTH_PATTERNS } from "./tooth-pattern";
 export interface Evidence {
   readonly symptoms: readonly string[];
   /** of the old grease */
-  readonly greaseStates?: readonly string[];
+  readonly greaseStates?: readonly string[] | undefined;
   /** something drives it that is no hand and no spring; undefined: not known, and thought possible */
-  readonly motor?: boolean;
+  readonly motor?: boolean | undefined;
   readonly past: {
-    readonly bought?: string;
-    readonly openedBefore?: string;
-    readonly load?: string;
-    readonly years?: number;
+    readonly bought?: string | undefined;
+    readonly openedBefore?: string | undefined;
+    readonly load?: string | undefined;
+    readonly years?: number | undefined;
   };
   readonly parts: readonly EvidentPart[];
   /** a sign that was looked for, and whether it was there */
-  readonly looked?: Readonly<Record<string, boolean>>;
+  readonly looked?: Readonly<Record<string, boolean>> | undefined;
   /** what this shop has seen: priors of roots that stand in place of those that ship */
   readonly priors?: Readonly<Record<string, number>>;
 }
 export interface EvidentPart {
   readonly name: string;
-  readonly kind?: string;
-  readonly material?: string;
-  readonly mode?: string;
+  readonly kind?: string | undefined;
+  readonly material?: string | undefined;
+  readonly mode?: string | undefined;
   readonly marks?: Readonly<Record<string, string>> | undefined;
-  readonly teeth?: number;
-  readonly turning?: Turning;
-  readonly drives?: boolean;
+  readonly teeth?: number | undefined;
+  readonly turning?: Turning | undefined;
+  readonly drives?: boolean | undefined;
   /** what the mate's span has lost, mm, and what counts as sound */
-  readonly mateLossMm?: number;
-  readonly mateLimitMm?: number;
+  readonly mateLossMm?: number | undefined;
+  readonly mateLimitMm?: number | undefined;
 }
 
 /** Something that is known, as the network names it, and in words. */
@@ -72,7 +72,7 @@ export function factsOf(e: Evidence): Fact[] {
     ),
     ...notSoOf(e, known),
   ];
-  return joined([...pastOf(e), ...seen, ...not.filter((f) => !known.has(f.fact))]);
+  return joined([...hasOf(e), ...pastOf(e), ...seen, ...not.filter((f) => !known.has(f.fact))]);
 }
 
 const lookSays = (fact: string, so: boolean): string => {
@@ -106,14 +106,21 @@ function pastOf({ past, parts, motor }: Evidence): Fact[] {
   if (years !== undefined && years >= 20) out.push({ fact: "past:very-old", says: yearsOld(years) });
   const plastic = parts.filter((p) => p.kind === "gear" && isFailure(p.mode) && isPlastic(p.material));
   if (plastic.length)
-    out.push({ fact: "has:plastic", says: plastic.map((p) => `${p.name} is plastic`).join("; ") });
-  for (const kind of ["belt", "spring"])
-    if (parts.some((p) => p.kind === kind)) out.push({ fact: `has:${kind}`, says: "" });
-  // of a unit whose parts are not all told what they are, gears are thought of
-  if (parts.every((p) => !p.kind) || parts.some((p) => TOOTHED.includes(p.kind ?? "")))
-    out.push({ fact: "has:teeth", says: "" });
-  if (motor === false) out.push({ fact: "has:no-motor", says: "no motor drives it" });
+    out.push({ fact: "past:plastic", says: plastic.map((p) => `${p.name} is plastic`).join("; ") });
+  if (motor === false) out.push({ fact: "past:no-motor", says: "no motor drives it" });
   return out;
+}
+
+/** What the unit has that mechanisms need. It is so whatever else is thought away, and is no reason itself. */
+function hasOf({ parts }: Evidence): Fact[] {
+  const has: readonly (readonly [string, boolean])[] = [
+    ["belt", parts.some((p) => p.kind === "belt")],
+    ["spring", parts.some((p) => p.kind === "spring")],
+    ["plastic", parts.some((p) => p.kind === "gear" && isPlastic(p.material))],
+    // of a unit whose parts nobody said what they are, gears are thought of
+    ["teeth", parts.every((p) => !p.kind) || parts.some((p) => TOOTHED.includes(p.kind ?? ""))],
+  ];
+  return has.flatMap(([what, so]) => (so ? [{ fact: `has:${what}`, says: "" }] : []));
 }
 /** Kinds with teeth, or that stand for a train that has some. */
 const TOOTHED = ["gear", "spline", "ratchet", "dog-clutch"];
@@ -130,7 +137,7 @@ function seenOf(p: EvidentPart): Fact[] {
     const own = `${p.kind ?? "part"}:${mode.mode}`;
     out.push({
       fact: IDS.has(own) ? own : `any:${mode.mode}`,
-      says: `${p.name} ${mode.says}`,
+      says: `${p.name}: ${mode.says}`,
       found: true as const,
     });
   }
@@ -156,7 +163,7 @@ function severalBrittle(parts: readonly EvidentPart[]): Fact[] {
     ? [
         {
           fact: "brittle:several",
-          says: `${gone.map((p) => p.name).join(" and ")} went, both plastic`,
+          says: `${gone.map((p) => p.name).join(" and ")} went, all of plastic`,
           found: true as const,
         },
       ]

@@ -1,4 +1,4 @@
-import { type Case, caseOf, rootsOf } from "./case";
+import { CAUSES, type Case, caseOf, rootsOf } from "./case";
 import type { Evidence } from "./evidence";
 import { infer } from "./network/infer";
 import { LOOKS, type Look } from "./network/looks";
@@ -41,10 +41,8 @@ export function nextLook(evidence: Evidence): NextLook | null {
   const kinds = new Set(evidence.parts.flatMap((p) => p.kind ?? []));
   const open = LOOKS.filter((l) => !c.known.has(l.sign) && l.kinds.some((k) => kinds.has(k)));
   if (!open.length) return null;
-  const { of } = infer(networkFor(c.past, c.own), c.known, [
-    ...ROOTS.map((r) => r.cause),
-    ...open.map((l) => l.sign),
-  ]);
+  const asked = [...CAUSES, ...open.map((l) => l.sign)];
+  const { of } = infer(networkFor(c.past, c.own), c.known, asked);
   const weighed = open.flatMap((l) => weigh(l, c, of) ?? []);
   return weighed.sort((a, b) => b.bitsPerMinute - a.bitsPerMinute)[0] ?? null;
 }

@@ -1,6 +1,5 @@
 import { z } from "zod";
 import { likelyCauses } from "./causes";
-import type { Evidence } from "./evidence";
 import { nextLook } from "./next-look";
 
 /** What was found, as JSON; nothing is known of what is not said. */
@@ -41,6 +40,6 @@ export const whyInput = z
 
 /** The causes with their probabilities and chains, likeliest first, and the next look worth taking. */
 export const whyAnswer = (evidence: z.infer<typeof whyInput>) => ({
-  causes: likelyCauses(evidence as Evidence),
-  next: nextLook(evidence as Evidence),
+  causes: likelyCauses(evidence),
+  next: nextLook(evidence),
 });

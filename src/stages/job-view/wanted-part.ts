@@ -1,6 +1,7 @@
 import { bearingNamed, sharesTheGrease } from "@/core/hardware/bench/bearings";
 import type { GearIdentity, GearNotes } from "@/core/job/gear-notes";
 import type { Job } from "@/core/job/job";
+import { mateOf } from "@/core/job/mate-of";
 import { sizesAsked } from "@/core/job/part-sizes";
 import type { Wanted } from "@/core/match/candidates/rank";
 import type { WantedRing } from "@/core/match/candidates/ring-verdict";
@@ -127,7 +128,7 @@ function wantedGear(job: Job, id: string, chosenTeeth: Readonly<Record<string, n
   // where shafts cross the mate has a slant of its own: another count never goes with it, and the distance
   // says nothing of shifts
   const parallel = gear.shaftAngleDeg === undefined;
-  const mate = parallel ? mateOf(job, id, chosenTeeth) : undefined;
+  const mate = parallel ? wantedMate(job, id, chosenTeeth) : undefined;
   const reading = (what: string): Measured | undefined => partMean(job, id, what);
   return {
     ...(gear.kind ? { form: gear.kind } : {}),
@@ -178,12 +179,17 @@ function enteredTooth({ kind, teeth, moduleMm, pitchMm }: GearNotes): GearIdenti
 }
 
 /** The gear it runs with: as it was, and as it will be where another was chosen in its place. */
-function mateOf(job: Job, id: string, chosenTeeth: Readonly<Record<string, number>>): WantedMate | undefined {
+function wantedMate(
+  job: Job,
+  id: string,
+  chosenTeeth: Readonly<Record<string, number>>,
+): WantedMate | undefined {
   const notes = job.findings.find((f) => f.part === id)?.gear;
-  const other = job.findings.find((f) => f.part === notes?.mate);
+  const runsWith = mateOf(job, id);
+  const other = job.findings.find((f) => f.part === runsWith);
   const teeth = notes?.mateTeeth ?? other?.identity?.teeth ?? other?.gear.teeth;
   if (!teeth) return undefined;
-  const willBe = notes?.mate ? chosenTeeth[notes.mate] : undefined;
+  const willBe = runsWith ? chosenTeeth[runsWith] : undefined;
   const shift = other?.identity?.profileShift;
   return {
     teeth,

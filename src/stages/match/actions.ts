@@ -8,6 +8,7 @@ import { reworkList, type StoredNews } from "@/core/job/bought";
 import { goesInChange } from "@/core/job/goes-in";
 import { type Got, gotSchema, STAYS } from "@/core/job/got";
 import type { Job } from "@/core/job/job";
+import { mateOf } from "@/core/job/mate-of";
 import { note, ref, text, words } from "@/core/job/written";
 import { comparedValue, whatToCompare } from "@/core/match/arrival/arrival";
 import { type BasketNumbers, basketNumbers } from "@/core/match/basket/basket";
@@ -63,7 +64,7 @@ async function mateWith(
   part: string,
   chosen: CataloguePart | undefined,
 ): Promise<{ part: string; chosen: string | null } | undefined> {
-  const mate = job.findings.find((f) => f.part === part)?.gear.mate;
+  const mate = mateOf(job, part);
   if (!mate) return undefined;
   const gears = async (p: CataloguePart | undefined): Promise<string[]> =>
     (await partsNumbered(p?.needsAlso.map((n) => n.number) ?? []))

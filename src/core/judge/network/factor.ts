@@ -4,16 +4,17 @@ export interface Factor {
   readonly table: Float64Array;
 }
 
+/** What stands at a place of a row of numbers; beyond its end nothing does, and 0 is said. */
+const at = (row: ArrayLike<number>, place: number): number => row[place] ?? 0;
+
 /** A table from what it is worth in each state. @param worth of the states, in the order of `vars` */
 export function factorOf(vars: readonly number[], worth: (states: readonly number[]) => number): Factor {
-  const order = vars.map((v, i) => [v, i] as const).sort((a, b) => a[0] - b[0]);
-  const table = new Float64Array(1 << vars.length);
-  const states = new Array<number>(vars.length).fill(0);
-  for (let at = 0; at < table.length; at++) {
-    for (let k = 0; k < order.length; k++) states[(order[k] as readonly [number, number])[1]] = (at >> k) & 1;
-    table[at] = worth(states);
-  }
-  return { vars: order.map(([v]) => v), table };
+  const ascending = [...vars].sort((a, b) => a - b);
+  const bit = vars.map((v) => ascending.indexOf(v));
+  const table = Float64Array.from({ length: 1 << vars.length }, (_, index) =>
+    worth(bit.map((k) => (index >> k) & 1)),
+  );
+  return { vars: ascending, table };
 }
 
 /** For every index of a wider table the index of a narrower one; bits are added one by one. */
@@ -23,7 +24,7 @@ function indexes(vars: readonly number[], wider: readonly number[]): Int32Array 
     const place = vars.indexOf(v);
     const bit = place < 0 ? 0 : 1 << place;
     const from = 1 << k;
-    for (let at = 0; at < from; at++) out[from + at] = (out[at] as number) | bit;
+    for (let i = 0; i < from; i++) out[from + i] = at(out, i) | bit;
   });
   return out;
 }
@@ -31,23 +32,25 @@ function indexes(vars: readonly number[], wider: readonly number[]): Int32Array 
 /** Multiplies a table by a narrower one, in place. @param f its variables are among those of `into` */
 export function multiplyInto(into: Factor, f: Factor): void {
   const index = indexes(f.vars, into.vars);
-  for (let at = 0; at < index.length; at++)
-    into.table[at] = (into.table[at] as number) * (f.table[index[at] as number] as number);
+  for (let i = 0; i < index.length; i++) into.table[i] = at(into.table, i) * at(f.table, at(index, i));
 }
 
 /** The sums of a table over all variables but these. @param vars ascending, among those of `f` */
 export function marginal(f: Factor, vars: readonly number[]): Factor {
   const index = indexes(vars, f.vars);
   const table = new Float64Array(1 << vars.length);
-  for (let at = 0; at < index.length; at++) {
-    const to = index[at] as number;
-    table[to] = (table[to] as number) + (f.table[at] as number);
-  }
+  for (let i = 0; i < index.length; i++) table[at(index, i)] = at(table, at(index, i)) + at(f.table, i);
   return { vars, table };
 }
 
 /** One table by another over the same variables; what is 0 in both stays 0. */
 export const quotient = (a: Factor, b: Factor): Factor => ({
   vars: a.vars,
-  table: a.table.map((x, i) => ((b.table[i] as number) > 0 ? x / (b.table[i] as number) : 0)),
+  table: a.table.map((x, i) => (at(b.table, i) > 0 ? x / at(b.table, i) : 0)),
 });
+
+/** A table whose sum is 1, and what the sum was. */
+export function scaled(f: Factor): { readonly to1: Factor; readonly sum: number } {
+  const sum = f.table.reduce((all, x) => all + x, 0);
+  return { to1: { vars: f.vars, table: f.table.map((x) => x / sum) }, sum };
+}

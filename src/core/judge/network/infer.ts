@@ -1,4 +1,5 @@
-import { type Factor, factorOf, marginal, multiplyInto, quotient } from "./factor";
+import { type Elimination, eliminated, propagated } from "./clique-tree";
+import { type Factor, factorOf, marginal } from "./factor";
 import { type Known, leadingTo, type NoisyOr } from "./noisy-or";
 
 export interface Beliefs {
@@ -13,7 +14,7 @@ export interface Beliefs {
  * min-fill order, and two passes of messages give every node its marginal (F. V. Jensen, Bayesian Networks and
  * Decision Graphs, chapter 5).
  *
- * A node with many causes is drawn out into a row of "or"s of three variables each, so that no table grows
+ * A node with many causes is drawn out into a row of "or"s of a few variables each, so that no table grows
  * with the number of causes; one that is not so falls apart into a number for each cause.
  *
  * @param asked nodes whose probability is wanted
@@ -52,10 +53,12 @@ function factorsOf(used: readonly NoisyOr[], known: Known) {
   const isCause = new Set(used.flatMap((n) => n.causes.map((c) => c.from)));
   let variables = used.length;
   const factors: Factor[] = [];
-  for (const node of used) {
-    const v = varOf.get(node.id) as number;
+  for (const [v, node] of used.entries()) {
     const found = known.get(node.id);
-    const causes = node.causes.map((c) => ({ at: varOf.get(c.from) as number, strength: c.strength }));
+    const causes = node.causes.flatMap((c) => {
+      const at = varOf.get(c.from);
+      return at === undefined ? [] : [{ at, strength: c.strength }];
+    });
     if (typeof found === "number" && !isCause.has(node.id)) {
       factors.push({ vars: [], table: Float64Array.of(1 - found * node.leak) });
       for (const c of causes)
@@ -87,58 +90,6 @@ function factorsOf(used: readonly NoisyOr[], known: Known) {
   return { factors, variables, varOf };
 }
 
-interface Clique extends Factor {
-  parent: number;
-  readonly separator: readonly number[];
-}
-
-/** Cliques whose tables are the joint weights of their variables, and the logarithm of their sum. */
-function propagated(
-  factors: readonly Factor[],
-  { order, cliqueOf }: Elimination,
-): { cliques: Clique[]; log: number } {
-  const place = new Map(order.map((v, i) => [v, i]));
-  const cliques = order.map((v): Clique => {
-    const vars = cliqueOf.get(v) as readonly number[];
-    const rest = vars.filter((x) => x !== v);
-    const next = Math.min(...rest.map((x) => place.get(x) as number));
-    return {
-      vars,
-      table: new Float64Array(1 << vars.length).fill(1),
-      separator: rest,
-      parent: rest.length ? next : -1,
-    };
-  });
-  let log = 0;
-  for (const f of factors) {
-    if (!f.vars.length) log += Math.log(f.table[0] as number);
-    else multiplyInto(cliques[Math.min(...f.vars.map((x) => place.get(x) as number))] as Clique, f);
-  }
-  const sent: Factor[] = [];
-  for (const [i, c] of cliques.entries()) {
-    const up = marginal(c, c.separator);
-    let sum = 0;
-    for (const x of up.table) sum += x;
-    if (!(sum > 0)) throw new RangeError("what is known cannot be");
-    log += Math.log(sum);
-    for (let at = 0; at < up.table.length; at++) up.table[at] = (up.table[at] as number) / sum;
-    sent[i] = up;
-    if (c.parent >= 0) multiplyInto(cliques[c.parent] as Clique, sent[i] as Factor);
-  }
-  for (let i = cliques.length - 1; i >= 0; i--) {
-    const c = cliques[i] as Clique;
-    if (c.parent < 0) continue;
-    const down = marginal(cliques[c.parent] as Clique, c.separator);
-    multiplyInto(c, quotient(down, sent[i] as Factor));
-  }
-  return { cliques, log };
-}
-
-interface Elimination {
-  readonly order: readonly number[];
-  readonly cliqueOf: ReadonlyMap<number, readonly number[]>;
-}
-
 /** Orders by what is in the network and what was found: only numbers change between units that share these. */
 const orders = new Map<string, Elimination>();
 const MOST_ORDERS = 300;
@@ -161,60 +112,4 @@ function orderFor(
   const order = eliminated(factors, variables);
   orders.set(key, order);
   return order;
-}
-
-/** Which variable goes next: the one that ties the fewest of its neighbours together anew. */
-function eliminated(factors: readonly Factor[], variables: number): Elimination {
-  const near = new Uint8Array(variables * variables);
-  const open = new Set<number>();
-  for (const f of factors)
-    for (const a of f.vars) {
-      open.add(a);
-      for (const b of f.vars) if (a !== b) near[a * variables + b] = 1;
-    }
-  const around = (v: number): number[] => {
-    const out: number[] = [];
-    for (const x of open) if (near[v * variables + x]) out.push(x);
-    return out.sort((a, b) => a - b);
-  };
-  const fills = new Map<number, number>();
-  const fillOf = (v: number): number => {
-    const known = fills.get(v);
-    if (known !== undefined) return known;
-    const of = around(v);
-    let missing = 0;
-    for (let i = 0; i < of.length; i++)
-      for (let j = i + 1; j < of.length; j++)
-        if (!near[(of[i] as number) * variables + (of[j] as number)]) missing++;
-    // of two that tie as few, the one with fewer neighbours
-    const fill = missing + of.length / 1000;
-    fills.set(v, fill);
-    return fill;
-  };
-  const order: number[] = [];
-  const cliqueOf = new Map<number, number[]>();
-  while (open.size) {
-    let best = -1;
-    let least = Number.POSITIVE_INFINITY;
-    for (const v of open) {
-      const f = fillOf(v);
-      if (f < least) [best, least] = [v, f];
-    }
-    const of = around(best);
-    open.delete(best);
-    for (const a of of)
-      for (const b of of) {
-        if (a !== b) near[a * variables + b] = 1;
-      }
-    for (const a of of) {
-      fills.delete(a);
-      for (const b of around(a)) fills.delete(b);
-    }
-    order.push(best);
-    cliqueOf.set(
-      best,
-      [best, ...of].sort((a, b) => a - b),
-    );
-  }
-  return { order, cliqueOf };
 }

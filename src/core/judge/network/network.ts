@@ -1,3 +1,4 @@
+import { remembered } from "../../remembered";
 import { ROOTS } from "../roots";
 import { MECHANISMS, type Mechanism } from "./mechanisms";
 import type { NoisyOr } from "./noisy-or";
@@ -28,28 +29,23 @@ export function networkFor(
     );
     return { id: cause, leak: Math.min(MOST, shifted(own[cause] ?? prior, times)), causes: [] };
   });
-  return [...roots, ...effectsFor(past)];
+  return [...roots, ...effectsOf(needsMet(past))];
 }
 
 const NEEDS: readonly string[] = [...new Set(MECHANISMS.flatMap((m) => m.needs ?? []))];
-const effects = new Map<string, readonly (Mechanism | Sign)[]>();
+/** What a mechanism can need, of what this unit has. */
+const needsMet = (past: ReadonlySet<string>): string[] => NEEDS.filter((n) => past.has(`has:${n}`));
 
 /** Mechanisms and signs of a unit: without what needs something that it does not have. */
-function effectsFor(past: ReadonlySet<string>): readonly (Mechanism | Sign)[] {
-  const has = NEEDS.filter((n) => past.has(`has:${n}`)).join();
-  const before = effects.get(has);
-  if (before) return before;
+const effectsOf = remembered((has: readonly string[]): readonly (Mechanism | Sign)[] => {
   const absent = new Set(
-    MECHANISMS.filter((m) => m.needs !== undefined && !past.has(`has:${m.needs}`)).map((m) => m.id),
+    MECHANISMS.filter((m) => m.needs !== undefined && !has.includes(m.needs)).map((m) => m.id),
   );
-  const out = EFFECTS.filter((n) => !absent.has(n.id)).map((n) =>
-    n.causes.some((c) => absent.has(c.from))
-      ? { ...n, causes: n.causes.filter((c) => !absent.has(c.from)) }
-      : n,
-  );
-  effects.set(has, out);
-  return out;
-}
+  return EFFECTS.filter((n) => !absent.has(n.id)).map((n) => ({
+    ...n,
+    causes: n.causes.filter((c) => !absent.has(c.from)),
+  }));
+});
 
 /** A link, from what to what. */
 export interface Path {
@@ -60,33 +56,37 @@ export interface Path {
 }
 /** All links of a unit's network. */
 export const pathsFor = (past: ReadonlySet<string>): readonly Path[] =>
-  effectsFor(past).flatMap((n) =>
+  effectsOf(needsMet(past)).flatMap((n) =>
     n.causes.map((c) => ({ from: c.from, to: n.id, strength: c.strength, why: c.why })),
   );
 
-/**
- * The way from one node to another that is strongest as a product of its links, or nothing where there is none.
- */
-export function strongestWay(
-  from: string,
-  to: string,
-  past: ReadonlySet<string>,
-): readonly Path[] | undefined {
-  const paths = pathsFor(past);
-  const best = new Map<string, { readonly strength: number; readonly way: readonly Path[] }>([
-    [from, { strength: 1, way: [] }],
-  ]);
-  const open = [from];
-  for (let at = open.shift(); at !== undefined; at = open.shift()) {
-    const here = best.get(at);
-    if (!here) continue;
-    for (const p of paths) {
-      if (p.from !== at) continue;
-      const strength = here.strength * p.strength;
-      if (strength <= (best.get(p.to)?.strength ?? 0)) continue;
-      best.set(p.to, { strength, way: [...here.way, p] });
-      open.push(p.to);
-    }
-  }
-  return to === from ? [] : best.get(to)?.way;
+/** The way to a node, and the product of its links' strengths. */
+export interface Way {
+  readonly strength: number;
+  readonly links: readonly Path[];
 }
+
+/** From one node to every other that it leads to, the way that is strongest as a product of its links. */
+export const strongestWays = (past: ReadonlySet<string>, from: string): ReadonlyMap<string, Way> =>
+  waysOf({ has: needsMet(past), from });
+
+const waysOf = remembered(
+  ({ has, from }: { readonly has: readonly string[]; readonly from: string }): ReadonlyMap<string, Way> => {
+    const paths = pathsFor(new Set(has.map((n) => `has:${n}`)));
+    const best = new Map<string, Way>([[from, { strength: 1, links: [] }]]);
+    const open = [from];
+    for (const at of open) {
+      const here = best.get(at);
+      for (const p of paths) {
+        if (p.from !== at || !here) continue;
+        const strength = here.strength * p.strength;
+        if (strength <= (best.get(p.to)?.strength ?? 0)) continue;
+        best.set(p.to, { strength, links: [...here.links, p] });
+        open.push(p.to);
+      }
+    }
+    best.delete(from);
+    return best;
+  },
+  200,
+);

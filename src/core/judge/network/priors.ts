@@ -61,9 +61,9 @@ export const PRIOR_RULES: readonly PriorRule[] = [
   ...rules("past:young", "it is not old", { age: 0.1, "worn-out": 0.3, dry: 0.5, fatigue: 0.7 }),
   ...rules("past:old", "it is old", { age: 5, "worn-out": 2, fatigue: 2, dry: 1.5, hub: 1.5 }),
   ...rules("past:very-old", "decades of it", { age: 3 }),
-  ...rules("has:plastic", "plastic ages, and the plastic gear is the fuse of its train", {
+  ...rules("past:plastic", "plastic ages, and the plastic gear is the fuse of its train", {
     age: 1.5,
     jam: 1.5,
   }),
-  ...rules("has:no-motor", "no motor drives it", { motor: 0, electrical: 0.1 }),
+  ...rules("past:no-motor", "no motor drives it", { motor: 0, electrical: 0.1 }),
 ];

@@ -35,12 +35,14 @@ export function WhyScreen({ causes, here, next, kept, facts, greaseStates }: Omi
     const next = chosen.includes(cause) ? chosen.filter((c) => c !== cause) : [...chosen, cause];
     void run(saveCauses, { chosen: next });
   };
-  const looked = Object.entries(kept.looked ?? {});
+  const looked = Object.entries(kept.looked ?? {}).map(([sign, so]) => ({
+    sign,
+    so,
+    asks: LOOKS.find((l) => l.sign === sign)?.asks ?? sign,
+  }));
   const look = (sign: string, so?: boolean): void => {
-    const rest = looked.filter(([s]) => s !== sign);
-    void run(saveCauses, {
-      looked: Object.fromEntries(so === undefined ? rest : [...rest, [sign, so]]),
-    });
+    const { [sign]: _, ...rest } = kept.looked ?? {};
+    void run(saveCauses, { looked: so === undefined ? rest : { ...rest, [sign]: so } });
   };
   return (
     <div className="grid h-full grid-cols-[minmax(0,3.6fr)_minmax(0,4.6fr)_minmax(0,3.8fr)] gap-5">
@@ -117,12 +119,12 @@ export function WhyScreen({ causes, here, next, kept, facts, greaseStates }: Omi
       </section>
       <section aria-label="The verdict" className="flex min-h-0 flex-col gap-2">
         {next && <NextLookPanel next={next} onAnswer={(so) => look(next.sign, so)} />}
-        {looked.map(([sign, so]) => (
+        {looked.map(({ sign, so, asks }) => (
           <p key={sign} className="flex items-center justify-between gap-2 text-[18px]">
             <span>
-              {LOOKS.find((l) => l.sign === sign)?.asks ?? sign} <b>{so ? "Yes." : "No."}</b>
+              {asks} <b>{so ? "Yes." : "No."}</b>
             </span>
-            <KeyButton className="small" onPress={() => look(sign)} label={`Strike this look: ${sign}`}>
+            <KeyButton className="small" onPress={() => look(sign)} label={`Strike this look: ${asks}`}>
               Strike
             </KeyButton>
           </p>
