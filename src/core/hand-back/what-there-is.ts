@@ -1,4 +1,5 @@
 import { patternOf } from "../hardware/line/pattern";
+import { TOOTHED_KINDS } from "../hardware/part-kind";
 import { kindOf, type Part } from "../job/part";
 import { FEW_STEPS, type StripStep } from "../job/step";
 import type { Supply } from "../job/supply";
@@ -68,14 +69,16 @@ export interface WhatThereIs {
 const STILL =
   patternOf(String.raw`\b(?:kettles?|toasters?|irons?|hot ?plates?|(?:convection |oil |panel )?heaters?|
   glue pots?|wax (?:pots?|melters?)|lamps?|lights?|chargers?|power supply|radios?|amplifiers?|heating pads?|
-  blankets?|griddles?|raclettes?|egg boilers?|urns?|boilers?|sealers?|scales?)\s*$`);
+  blankets?|griddles?|raclettes?|egg boilers?|urns?|boilers?|sealers?|scales?|steamers?|sterili[sz]ers?|
+  (?:rice |slow |egg )cookers?|hobs?|(?:bottle |food )warmers?|soldering stations?)\s*$`);
 /** Kinds that have a heating element, or they would be something else. */
 const HEATS = patternOf(String.raw`\b(?:kettles?|toasters?|(?:waffle |steam |soldering )?irons?|hot ?plates?|
   (?:fan |convection |panel )?heaters?|glue pots?|glue guns?|wax (?:pots?|melters?)|griddles?|raclettes?|
-  egg boilers?|urns?|deep fryers?|fryers?|hair ?dryers?|heat guns?|heating pads?)\s*$`);
+  egg boilers?|urns?|deep fryers?|fryers?|hair ?dryers?|heat guns?|heating pads?|steamers?|
+  sterili[sz]ers?|(?:rice |slow |egg )cookers?|hobs?|(?:bottle |food )warmers?|soldering stations?)\s*$`);
 /** Kinds that water goes through or stands in. */
 const HOLDS_WATER = patternOf(String.raw`\b(?:kettles?|(?:water |bilge |pond |garden |circulation |sump |
-  submersible )pumps?|egg boilers?|urns?|humidifiers?|steam (?:irons?|cleaners?)|(?:pressure |dish ?)washers?|
+  submersible )pumps?|egg boilers?|urns?|humidifiers?|steamers?|steam (?:irons?|cleaners?)|(?:pressure |dish ?)washers?|
   fountains?|espresso machines?|coffee makers?)\s*$`);
 /** Kinds that have several speeds, and that run both ways: only asked, and answered by "does not apply". */
 const SPEEDS_OF = patternOf(
@@ -108,9 +111,8 @@ const REVERSE_WORDS = /\brevers(?:e|ing|er)\b|\bdirection (?:switch|lever|slide)
 const BRAKE_WORDS = /\bbrakes?\b/i;
 const LOCK_WORDS = /\block[- ]?off\b|\b(?:spindle|shaft|trigger) lock\b/i;
 
-const TOOTHED: readonly string[] = ["gear", "spline", "ratchet", "dog-clutch"];
 const MOVING: readonly string[] = [
-  ...TOOTHED, "motor", "shaft", "bearing", "bush", "belt", "chain", "fan", "roller", "brush-roll", "pulley",
+  ...TOOTHED_KINDS, "motor", "shaft", "bearing", "bush", "belt", "chain", "fan", "roller", "brush-roll", "pulley",
   "toothed-pulley", "blade", "one-way-clutch", "brush", "slotted-wheel",
 ]; // biome-ignore format: a list
 
@@ -129,7 +131,7 @@ export function whatThereIs(unit: CheckedUnit): WhatThereIs {
   ]
     .filter(Boolean)
     .join("; ");
-  const teeth = (train?.meshes.length ?? 0) > 0 || kinds.some((k) => TOOTHED.includes(k));
+  const teeth = (train?.meshes.length ?? 0) > 0 || kinds.some((k) => TOOTHED_KINDS.includes(k));
   const isDriven = !supplies.length || supplies.some((s) => s !== "hand" && s !== "spring");
   const lubricated = chambers.flatMap((c) => (c.lubricant ? [c.name] : []));
   const pieces = steps.flatMap((s) => s.hardware ?? []);

@@ -13,6 +13,8 @@ export const PART_KINDS = [
   "other",
 ] as const; // biome-ignore format: a list
 export type PartKindName = (typeof PART_KINDS)[number];
+/** Kinds with teeth or corners that engage. */
+export const TOOTHED_KINDS: readonly string[] = ["gear", "spline", "ratchet", "dog-clutch"];
 
 /** How a kind is said where its name is no word: "whole assembly". */
 const CALLED: Readonly<Partial<Record<PartKindName, string>>> = {

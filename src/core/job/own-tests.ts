@@ -66,6 +66,7 @@ export const USUAL_TESTS: Readonly<Record<string, readonly OwnTest[]>> = {
   stapler: [{ asks: "It drives ten staples flush, one for each pull" }],
   heater: [{ asks: "It warms up, and its thermostat shuts it off and on" }],
   iron: [{ asks: "It warms up, and its thermostat shuts it off and on" }],
+  steamer: [{ asks: "It steams, and its thermostat or cut-out shuts it off" }],
   kettle: [{ asks: "It boils, and switches off by itself" }],
   toaster: [{ asks: "It browns both sides, lifts, and switches off" }],
   fan: [{ asks: "It blows at each setting, and swings if it can" }],

@@ -292,6 +292,16 @@ describe("causes", () => {
     expect(JSON.stringify(likelyCauses(hand))).not.toMatch(/belt|teeth|tooth|gear/i);
     expect(nextLook(hand)?.asks ?? "").not.toMatch(/grease/);
   });
+  it("of what stands still nothing is said that turns", () => {
+    const steamer = job({
+      symptoms: ["dead", "hot"],
+      moves: false,
+      parts: [{ name: "switch", kind: "switch", mode: "contacts" }],
+    });
+    const causes = likelyCauses(steamer);
+    expect(causes[0]?.cause).toBe("electrical");
+    expect(causes.map((c) => c.says).join()).not.toMatch(/bearing|jammed|motor pulls|dry|hair/i);
+  });
   it("three things are told apart: seen, looked at and sound, not looked at", () => {
     const noisy = (mode?: string) =>
       likelyCauses(

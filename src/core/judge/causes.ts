@@ -28,7 +28,7 @@ export const inWords = (p: number): LikelyCause["how"] =>
   p >= 0.6 ? "likely" : p >= 0.25 ? "possible" : "unlikely";
 
 /** A cause with less than this is not shown. */
-const SHOWN = 0.06;
+const SHOWN = 0.1;
 /** Nor is one that what was found makes hardly likelier than it was at the counter. */
 const LIFTED = 1.25;
 

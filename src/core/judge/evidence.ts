@@ -1,4 +1,5 @@
 import { isPlastic } from "../hardware/material";
+import { TOOTHED_KINDS } from "../hardware/part-kind";
 import { greaseStatesIn, isFailure, modeNamed, symptomSays } from "./failure-modes";
 import { LOOKS } from "./network/looks";
 import { SIGNS } from "./network/signs";
@@ -12,6 +13,8 @@ export interface Evidence {
   readonly greaseStates?: readonly string[] | undefined;
   /** something drives it that is no hand and no spring; undefined: not known, and thought possible */
   readonly motor?: boolean | undefined;
+  /** false: nothing in it turns or slides; undefined: something does */
+  readonly moves?: boolean | undefined;
   readonly past: {
     readonly bought?: string | undefined;
     readonly openedBefore?: string | undefined;
@@ -91,7 +94,7 @@ function joined(facts: readonly Fact[]): Fact[] {
   return [...out.values()].filter((f) => f.found === undefined || IDS.has(f.fact));
 }
 
-function pastOf({ past, parts, motor }: Evidence): Fact[] {
+function pastOf({ past, parts, motor, moves }: Evidence): Fact[] {
   const out: Fact[] = [];
   const { openedBefore, years } = past;
   if (openedBefore === "shop") out.push({ fact: "past:opened", says: "another shop had it open" });
@@ -108,6 +111,7 @@ function pastOf({ past, parts, motor }: Evidence): Fact[] {
   if (plastic.length)
     out.push({ fact: "past:plastic", says: plastic.map((p) => `${p.name} is plastic`).join("; ") });
   if (motor === false) out.push({ fact: "past:no-motor", says: "no motor drives it" });
+  if (moves === false) out.push({ fact: "past:still", says: "nothing in it turns" });
   return out;
 }
 
@@ -118,12 +122,10 @@ function hasOf({ parts }: Evidence): Fact[] {
     ["spring", parts.some((p) => p.kind === "spring")],
     ["plastic", parts.some((p) => p.kind === "gear" && isPlastic(p.material))],
     // of a unit whose parts nobody said what they are, gears are thought of
-    ["teeth", parts.every((p) => !p.kind) || parts.some((p) => TOOTHED.includes(p.kind ?? ""))],
+    ["teeth", parts.every((p) => !p.kind) || parts.some((p) => TOOTHED_KINDS.includes(p.kind ?? ""))],
   ];
   return has.flatMap(([what, so]) => (so ? [{ fact: `has:${what}`, says: "" }] : []));
 }
-/** Kinds with teeth, or that stand for a train that has some. */
-const TOOTHED = ["gear", "spline", "ratchet", "dog-clutch"];
 const yearsOld = (n: number): string => `${n} ${n === 1 ? "year" : "years"} old`;
 
 /** Damage that the marks on the teeth tell better than the word for it. */

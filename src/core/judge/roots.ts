@@ -143,7 +143,7 @@ export const ROOTS: readonly Root[] = [
     told: "The fault was electrical",
     began: "a contact, lead or winding gave up",
     prior: 0.1,
-    goTo: ["find the electrical fault first; the train may be sound"],
+    goTo: ["find the electrical fault first; the rest may be sound"],
   },
   {
     cause: "overload",

@@ -8,6 +8,7 @@ export const whyInput = z
     symptoms: z.array(z.string()).default([]),
     greaseStates: z.array(z.string()).optional(),
     motor: z.boolean().optional(),
+    moves: z.boolean().optional(),
     past: z
       .object({
         bought: z.string().optional(),

@@ -183,6 +183,7 @@ export const USUAL_HAZARDS: Readonly<Record<string, readonly Hazard[]>> = {
   iron: ["heat"],
   fryer: ["heat"],
   kettle: ["heat"],
+  steamer: ["heat", "pressure"],
   "hair dryer": ["heat"],
   "glue pot": ["heat"],
   generator: ["fuel", "heavy"],

@@ -164,7 +164,9 @@ export interface CareTold {
 export function careOf(job: Cared): CareTold {
   const has = whatThereIs({ ...job, kind: job.kind ?? "" });
   const isRenewed = job.parts === undefined || job.parts.some((p) => p.renew);
-  const chosen = (job.causes.chosen ?? []).flatMap((c) => CARE[c] ?? []);
+  // where nothing was lubricated, and no air carries oil in, no lubricant is spoken of
+  const isDry = job.lubePoints?.length === 0 && !job.supplies?.includes("air");
+  const chosen = (job.causes.chosen ?? []).flatMap((c) => (c === "dry" && isDry ? [] : (CARE[c] ?? [])));
   const care: readonly Partial<Care>[] = chosen.length ? chosen : [usualCare(job, has)];
   const looks = care.flatMap(({ look }) =>
     look ? [look === WEAR && !(isRenewed && has.hasTeeth) ? HOLDS : look] : [],

@@ -39,7 +39,10 @@ export function multiplyInto(into: Factor, f: Factor): void {
 export function marginal(f: Factor, vars: readonly number[]): Factor {
   const index = indexes(vars, f.vars);
   const table = new Float64Array(1 << vars.length);
-  for (let i = 0; i < index.length; i++) table[at(index, i)] = at(table, at(index, i)) + at(f.table, i);
+  for (let i = 0; i < index.length; i++) {
+    const to = at(index, i);
+    table[to] = at(table, to) + at(f.table, i);
+  }
   return { vars, table };
 }
 

@@ -1,3 +1,4 @@
+import { whatThereIs } from "@/core/hand-back/what-there-is";
 import { isPlastic } from "@/core/hardware/material";
 import type { Job } from "@/core/job/job";
 import { mateOf } from "@/core/job/mate-of";
@@ -25,6 +26,7 @@ export function evidenceOf(job: Job): Evidence {
     symptoms: job.symptoms,
     greaseStates: job.greaseStates,
     motor: hasMotor(job),
+    moves: whatThereIs(job).moves,
     past: job.past,
     ...(job.causes.looked ? { looked: job.causes.looked } : {}),
     parts: job.parts.map((p) => {
