@@ -128,7 +128,7 @@ test("a nylon wheel with five teeth gone is measured, named, drawn and marked, i
     await page.keyboard.press("y");
     await at(page, /why$/, "Why it failed");
     await expect(hand.button(/This was it/)).toBeVisible();
-    const causes = page.getByRole("region", { name: "Likely causes" });
+    const causes = page.getByRole("region", { name: "What may have begun it" });
     await expect(causes.getByRole("listitem").first()).toContainText("Something jammed");
     await expect(causes).toContainText("A worn mate ate it");
     await expect(page.getByRole("figure", { name: "What failed first, what followed" })).toContainText(

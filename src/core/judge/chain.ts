@@ -87,7 +87,7 @@ export function chainFrom(root: string, { facts, past, own, known }: Case): Chai
   return out;
 }
 
-/** The longest way through a chain in one sentence, from what began it to what is seen of it. */
+/** The longest way through a chain in one sentence without its capital, from what began it to what is seen of it. */
 export function chainInWords(chain: readonly ChainLink[]): string {
   const wayTo = (at: number): readonly number[] => {
     const after = chain[at]?.after;
@@ -97,5 +97,5 @@ export function chainInWords(chain: readonly ChainLink[]): string {
     .map((_, i) => wayTo(i))
     .reduce<readonly number[]>((a, b) => (b.length > a.length ? b : a), []);
   const says = longest.map((i) => chain[i]?.says ?? "").join(" → ");
-  return says && `${says.charAt(0).toUpperCase()}${says.slice(1)}.`;
+  return says && `${says}.`;
 }

@@ -46,8 +46,8 @@ export function WhyScreen({ causes, here, next, kept, facts, greaseStates }: Omi
   };
   return (
     <div className="grid h-full grid-cols-[minmax(0,3.6fr)_minmax(0,4.6fr)_minmax(0,3.8fr)] gap-5">
-      <section aria-label="Likely causes" className="flex min-h-0 flex-col gap-2">
-        <h2 className="text-[24px]">Likely causes</h2>
+      <section aria-label="What may have begun it" className="flex min-h-0 flex-col gap-2">
+        <h2 className="text-[24px]">What may have begun it</h2>
         <ol className="min-h-0 flex-1 overflow-y-auto pr-1">
           {causes.map((c) => (
             <li key={c.cause} className="pb-1.5">
@@ -89,7 +89,7 @@ export function WhyScreen({ causes, here, next, kept, facts, greaseStates }: Omi
           <>
             <h2 className="text-[27px]">{shown.says}</h2>
             <div className="min-h-0 flex-1 overflow-y-auto pr-1">
-              <p className="says pb-2 text-[20px]">{chainInWords(shown.chain)}</p>
+              <p className="says pb-2 text-[20px]">If so: {chainInWords(shown.chain)}</p>
               <ChainDrawing chain={shown.chain} />
               <h3 className="pt-3 pb-1 text-[21px]">For and against</h3>
               <ul aria-label="What speaks for and against it">
