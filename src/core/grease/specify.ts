@@ -1,12 +1,13 @@
 import { ownGrams, roomAmounts } from "./amounts";
 import { BASE_OILS, isYellowMetal } from "./base-oils";
 import { DEFAULT_DENSITY } from "./charge";
+import type { LubeReason } from "./ground";
 import { type LubeAsk, type LubePlace, type LubeRoom, oldIsKnown } from "./lube-ask";
 import { isOil, type Lubricant, nlgiName } from "./lubricant";
 import { oilClass } from "./oil-class";
 import { howAt, isMeshing, pointKind } from "./point-kinds";
 import { mixingOfAny, oldThickenerName } from "./thickeners";
-import { judging, type LubeReason } from "./verdict";
+import { judging } from "./verdict";
 
 /** How much of the old lubricant has to come out: all of it, what can be reached, nothing. */
 export type TakeOut = "all" | "reach" | "nothing";
