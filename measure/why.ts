@@ -4,7 +4,7 @@
  * inference is timed as a job has it: twelve signs known.
  */
 
-import { drawn, inOrder } from "@/core/judge/network/draw";
+import { drawn, inOrder, seeded } from "@/core/judge/network/draw";
 import { infer } from "@/core/judge/network/infer";
 import { networkFor } from "@/core/judge/network/network";
 import { SIGNS } from "@/core/judge/network/signs";
@@ -15,11 +15,7 @@ const CAUSES = ROOTS.map((r) => r.cause);
 const NETWORK = networkFor(new Set(["has:plastic", "has:belt", "has:spring"]));
 const ordered = inOrder(NETWORK);
 
-let state = 20261202;
-const random = (): number => {
-  state = (state * 1664525 + 1013904223) >>> 0;
-  return state / 2 ** 32;
-};
+const random = seeded(20261202);
 
 const bins = Array.from({ length: 10 }, () => ({ said: 0, so: 0, n: 0 }));
 let brier = 0;

@@ -14,6 +14,8 @@ export interface LookAsked {
   readonly key: string;
   readonly label: string;
   readonly of?: readonly string[];
+  /** a figure that is printed on it */
+  readonly rating?: true;
 }
 
 /** Keys of a specification as readings are called. */
@@ -67,10 +69,11 @@ export function sizesAsked(kind: string | undefined): {
         !["material", "size", "amount", "unit"].includes(f.key),
     )
     .map(
-      ({ key, label, unit, of }): LookAsked => ({
+      ({ key, label, unit, of, rating }): LookAsked => ({
         key,
         label: unit ? `${label}, ${unit}` : label,
         ...(of ? { of } : {}),
+        ...(rating ? { rating } : {}),
       }),
     );
   return sizes.length || looks.length ? { kind, sizes, looks } : null;

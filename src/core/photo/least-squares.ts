@@ -1,3 +1,5 @@
+import { at } from "../quantity/row";
+
 /**
  * Weighted least squares for a few coefficients, by the normal equations. `rows` are the terms of each value.
  */
@@ -9,18 +11,17 @@ export function leastSquares(
   const n = rows[0]?.length ?? 0;
   const m = new Float64Array(n * n);
   const b = new Float64Array(n);
-  for (let r = 0; r < rows.length; r++) {
-    const row = rows[r] as readonly number[];
+  for (const [r, row] of rows.entries()) {
     for (let i = 0; i < n; i++) {
-      const wi = (weights[r] as number) * (row[i] as number);
-      b[i] = (b[i] as number) + wi * (values[r] as number);
-      for (let j = i; j < n; j++) m[i * n + j] = (m[i * n + j] as number) + wi * (row[j] as number);
+      const wi = at(weights, r) * at(row, i);
+      b[i] = at(b, i) + wi * at(values, r);
+      for (let j = i; j < n; j++) m[i * n + j] = at(m, i * n + j) + wi * at(row, j);
     }
   }
   // the other half is its mirror
   for (let i = 0; i < n; i++) {
-    m[i * n + i] = (m[i * n + i] as number) + 1e-9;
-    for (let j = 0; j < i; j++) m[i * n + j] = m[j * n + i] as number;
+    m[i * n + i] = at(m, i * n + i) + 1e-9;
+    for (let j = 0; j < i; j++) m[i * n + j] = at(m, j * n + i);
   }
   return [...solved(m, b)];
 }
@@ -34,22 +35,21 @@ export function solved(m: Float64Array, b: Float64Array): Float64Array {
   for (let i = 0; i < n; i++) {
     let pivot = i;
     for (let r = i + 1; r < n; r++)
-      if (Math.abs(m[r * n + i] as number) > Math.abs(m[pivot * n + i] as number)) pivot = r;
+      if (Math.abs(at(m, r * n + i)) > Math.abs(at(m, pivot * n + i))) pivot = r;
     if (pivot !== i) {
-      for (let c = 0; c < n; c++)
-        [m[i * n + c], m[pivot * n + c]] = [m[pivot * n + c] as number, m[i * n + c] as number];
-      [b[i], b[pivot]] = [b[pivot] as number, b[i] as number];
+      for (let c = 0; c < n; c++) [m[i * n + c], m[pivot * n + c]] = [at(m, pivot * n + c), at(m, i * n + c)];
+      [b[i], b[pivot]] = [at(b, pivot), at(b, i)];
     }
     for (let r = i + 1; r < n; r++) {
-      const k = (m[r * n + i] as number) / (m[i * n + i] as number);
+      const k = at(m, r * n + i) / at(m, i * n + i);
       if (k === 0) continue;
-      for (let c = i; c < n; c++) m[r * n + c] = (m[r * n + c] as number) - k * (m[i * n + c] as number);
-      b[r] = (b[r] as number) - k * (b[i] as number);
+      for (let c = i; c < n; c++) m[r * n + c] = at(m, r * n + c) - k * at(m, i * n + c);
+      b[r] = at(b, r) - k * at(b, i);
     }
   }
   for (let i = n - 1; i >= 0; i--) {
-    for (let c = i + 1; c < n; c++) b[i] = (b[i] as number) - (m[i * n + c] as number) * (b[c] as number);
-    b[i] = (b[i] as number) / (m[i * n + i] as number);
+    for (let c = i + 1; c < n; c++) b[i] = at(b, i) - at(m, i * n + c) * at(b, c);
+    b[i] = at(b, i) / at(m, i * n + i);
   }
   return b;
 }

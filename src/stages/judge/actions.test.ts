@@ -12,6 +12,7 @@ import {
   saveCauses,
   saveFinding,
   saveGearNotes,
+  saveLook,
   saveMarks,
   savePart,
   savePhotoCount,
@@ -29,6 +30,18 @@ const read = (
   more: { unit?: "mm" | "in"; teeth?: number } = {},
 ) => press(takeReading, number, { part: "p2", what, typed, unit: "mm", source: "typed", ...more });
 const finding = async (number: string) => (await job(number)).findings.find((f) => f.part === "p2");
+
+describe("a switch", () => {
+  it("is compared by what is printed on it; a rating without a figure is refused with a sentence", async () => {
+    const number = await pumpAt("judge");
+    await press(savePart, number, { part: "p2", kind: "switch" });
+    expect(refusal(await press(saveLook, number, { part: "p2", key: "volts", says: "abc" }))).toContain(
+      "“abc” has no figure",
+    );
+    await press(saveLook, number, { part: "p2", key: "volts", says: "250 V~" });
+    expect((await finding(number))?.gear.looks).toEqual({ volts: "250 V~" });
+  });
+});
 
 describe("a reading as it is typed", () => {
   it.each<[string, string, "mm" | "in", number]>([

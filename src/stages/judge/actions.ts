@@ -17,6 +17,7 @@ import { ref, text, words } from "@/core/job/written";
 import { greaseState, greaseStatesIn, greaseStatesWith, isFailure } from "@/core/judge/failure-modes";
 import { ROOTS } from "@/core/judge/roots";
 import { OLDER_MARKS, TOOTH_MARKS } from "@/core/judge/tooth-marks";
+import { ratingPrinted } from "@/core/match/candidates/sizes-verdict";
 import { accessPlan } from "@/core/order/access-plan";
 import { linesOpenedBy, offNow } from "@/core/order/off-again";
 import { believedReading, readingKind } from "@/core/quantity/reading-kinds";
@@ -231,6 +232,11 @@ export async function saveLook(raw: z.infer<typeof lookInput>): Promise<ActionRe
     if (!asked) throw new Fault("key", "that is not told of a part of this kind");
     if (says && asked.of && !asked.of.includes(says))
       throw new Fault("says", `${asked.label} is one of ${asked.of.join(", ")}`);
+    if (says && asked.rating && ratingPrinted(says) === undefined)
+      throw new Fault(
+        "says",
+        `“${says}” has no figure: write the ${asked.label} as it is printed, or leave it`,
+      );
     return setPartLook(number, version, part, key, asked.label, says);
   });
 }

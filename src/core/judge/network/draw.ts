@@ -27,3 +27,12 @@ export function drawn(ordered: readonly NoisyOr[], random: () => number): Readon
   for (const n of ordered) if (random() < chanceOf(n, (id) => so.has(id))) so.add(n.id);
   return so;
 }
+
+/** Numbers from 0 to 1, the same for the same seed (linear congruential, modulus 2³²). */
+export function seeded(seed: number): () => number {
+  let state = seed;
+  return () => {
+    state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
+    return state / 2 ** 32;
+  };
+}

@@ -1,11 +1,10 @@
+import { at } from "../../quantity/row";
+
 /** A table over binary variables: bit k of the index is the state of `vars[k]`; variables ascend. */
 export interface Factor {
   readonly vars: readonly number[];
   readonly table: Float64Array;
 }
-
-/** What stands at a place of a row of numbers; beyond its end nothing does, and 0 is said. */
-const at = (row: ArrayLike<number>, place: number): number => row[place] ?? 0;
 
 /** A table from what it is worth in each state. @param worth of the states, in the order of `vars` */
 export function factorOf(vars: readonly number[], worth: (states: readonly number[]) => number): Factor {

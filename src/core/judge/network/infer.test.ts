@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { drawn, inOrder } from "./draw";
+import { drawn, inOrder, seeded } from "./draw";
 import { infer } from "./infer";
 import { networkFor } from "./network";
 import { chanceNotFound, chanceOf, type Known, type NoisyOr } from "./noisy-or";
@@ -109,11 +109,7 @@ describe("exact inference", () => {
   it("agrees with sampling on the whole network", () => {
     const nodes = networkFor(new Set(["has:plastic", "past:hard", "past:old"]));
     const ordered = inOrder(nodes);
-    let state = 7;
-    const random = (): number => {
-      state = (state * 1664525 + 1013904223) >>> 0;
-      return state / 2 ** 32;
-    };
+    const random = seeded(7);
     const asked = ["worn-out", "overload", "dry", "bearing-slack"];
     const counted = new Map(asked.map((id) => [id, 0]));
     let fit = 0;

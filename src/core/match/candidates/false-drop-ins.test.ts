@@ -54,6 +54,9 @@ describe("what is of the same size and does not simply drop in", () => {
     expect(sizes(plate, offered(250, 6))).toBe("no");
     expect(sizes(plate, offered(250, 16))).toBe("drop-in");
     expect(sizes(plate, offered(400, 20))).toBe("drop-in");
+    // of two that are printed the larger counts
+    expect(sizes(was({ volts: "125/250 V", amps: "16(4)" }), offered(250, 6))).toBe("no");
+    expect(sizes(was({ volts: "125/250 V", amps: "16(4)" }), offered(250, 16))).toBe("drop-in");
     expect(sizes(was({}), offered(250, 16))).toBe("possible");
   });
   it("a brush that is off by its tolerance exactly is within it", () => {

@@ -24,12 +24,19 @@ export const isMeasured = (w: WantedSizes): boolean =>
     (f) => (isFigure(f) && w.sizes[f.key] !== undefined) || (f.rating && ratingOf(w, f) !== undefined),
   );
 
-/** What a rating was: typed as it is printed, "250 V~" is 250. */
+/**
+ * A rating as it is printed: "250 V~" is 250; of two, "125/250 V" or "16(4) A", the larger. Nothing without a
+ * figure.
+ */
+export function ratingPrinted(says: string): number | undefined {
+  const figures = says.match(/\d+(?:[.,]\d+)?/g)?.map((f) => Number(f.replace(",", "."))) ?? [];
+  return figures.length ? Math.max(...figures) : undefined;
+}
+
+/** What a rating was, as it was given or printed. */
 function ratingOf({ sizes, seen }: WantedSizes, f: SpecField): number | undefined {
   const size = sizes[f.key];
-  if (size !== undefined) return measured(size, 0).value;
-  const figure = /\d+(?:[.,]\d+)?/.exec(seen[f.key] ?? "")?.[0];
-  return figure === undefined ? undefined : Number(figure.replace(",", "."));
+  return size === undefined ? ratingPrinted(seen[f.key] ?? "") : measured(size, 0).value;
 }
 
 /** A rating is at least what it was; what nobody read is to be read. */
