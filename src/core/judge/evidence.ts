@@ -78,10 +78,18 @@ export function factsOf(e: Evidence): Fact[] {
   return joined([...hasOf(e), ...pastOf(e), ...seen, ...not.filter((f) => !known.has(f.fact))]);
 }
 
-const lookSays = (fact: string, so: boolean): string => {
+/** What was looked for, as it was found: as a finding where it is there, else as it was asked. */
+function lookSays(fact: string, so: boolean): string {
   const asks = LOOKS.find((l) => l.sign === fact)?.asks ?? fact;
-  return `${asks} ${so ? "yes" : "no"}`;
-};
+  if (!so) return `${asks} no`;
+  const [kind = "", mode = ""] = fact.split(":");
+  if (kind === "grease") {
+    const [state] = greaseStatesIn([mode]);
+    return state ? `old grease: ${state.says}` : `${asks} yes`;
+  }
+  const says = modeNamed(mode)?.says;
+  return says && kind !== "mate" && kind !== "teeth" ? `${kind}: ${says}` : `${asks} yes`;
+}
 
 /** The same sign at two parts is one sign, with both in its words. */
 function joined(facts: readonly Fact[]): Fact[] {

@@ -233,10 +233,7 @@ export async function saveLook(raw: z.infer<typeof lookInput>): Promise<ActionRe
     if (says && asked.of && !asked.of.includes(says))
       throw new Fault("says", `${asked.label} is one of ${asked.of.join(", ")}`);
     if (says && asked.rating && ratingPrinted(says) === undefined)
-      throw new Fault(
-        "says",
-        `“${says}” has no figure: write the ${asked.label} as it is printed, or leave it`,
-      );
+      throw new Fault("says", `“${says}” has no figure: write what is printed on it, or leave it empty`);
     return setPartLook(number, version, part, key, asked.label, says);
   });
 }

@@ -215,7 +215,7 @@ const PARTS: readonly Sign[] = [
   ),
   sign(
     "housing:cracked",
-    0.003,
+    0.03,
     link("forced", 0.5, "housings crack by a fall"),
     link("plastic-brittle", 0.1, "its plastic is old"),
   ),
@@ -227,8 +227,8 @@ const PARTS: readonly Sign[] = [
   ),
   sign("housing:stripped", 0.003, link("assembly", 0.5, "a thread strips under a screwdriver")),
   sign("cover:stripped", 0.003, link("assembly", 0.5, "a thread strips under a screwdriver")),
-  sign("cover:cracked", 0.005, link("forced", 0.5, "covers crack by a fall, or by being pried")),
-  sign("cover:broken", 0.005, link("forced", 0.5, "covers break by a fall, or by being pried")),
+  sign("cover:cracked", 0.03, link("forced", 0.5, "covers crack by a fall, or by being pried")),
+  sign("cover:broken", 0.03, link("forced", 0.5, "covers break by a fall, or by being pried")),
   sign("bracket:bent", 0.003, link("forced", 0.7, "a bracket does not bend by itself")),
   sign(
     "bracket:broken",
