@@ -17,6 +17,9 @@ describe("what can hurt at a kind of unit", () => {
     expect(proposedHazards("robot mower", {})).toEqual(["blade", "lithium", "restart"]);
     expect(proposedHazards("chain hoist", {})).toEqual(["hanging", "heavy"]);
     expect(proposedHazards("petrol mower", {})).toEqual(["blade", "fuel", "heavy"]);
+    expect(proposedHazards("pressure washer", {})).toEqual(["pressure"]);
+    for (const [kind, hazards] of Object.entries(USUAL_HAZARDS))
+      expect([kind, proposedHazards(kind, {})]).toEqual([kind, hazards]);
     expect(proposedHazards("pizza oven", {})).toEqual(["heat"]);
     expect(proposedHazards("deli slicer ", { "deli slicer": ["blade", "heavy"] })).toEqual([
       "blade",

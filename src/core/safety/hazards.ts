@@ -139,7 +139,6 @@ export const SHUT_OFF: Readonly<Record<Supply, SafetyQuestion | null>> = {
  * job says for itself, and what was said last of a kind is proposed next.
  */
 export const USUAL_HAZARDS: Readonly<Record<string, readonly Hazard[]>> = {
-  // what ends in the same word stands after the longer name
   "microwave oven": ["stored-charge", "heat"],
   microwave: ["stored-charge", "heat"],
   oven: ["heat"],
@@ -179,6 +178,12 @@ export const USUAL_HAZARDS: Readonly<Record<string, readonly Hazard[]>> = {
   "circular saw": ["blade"],
   mower: ["blade", "fuel", "heavy"],
   toaster: ["heat"],
+  heater: ["heat"],
+  cooker: ["heat"],
+  "pressure cooker": ["heat", "pressure"],
+  sterilizer: ["heat", "pressure"],
+  "laser cutter": ["laser"],
+  "laser engraver": ["laser"],
   "heat gun": ["heat"],
   iron: ["heat"],
   fryer: ["heat"],
