@@ -2,7 +2,7 @@ import type { Knex } from "knex";
 import { fitInWords } from "@/core/match/candidates/fits-unit";
 import { type CataloguePart, cataloguePart } from "@/core/match/catalogue/catalogue-part";
 import { bareNumber, foldedNumber } from "@/core/match/catalogue/part-number";
-import { specInWords } from "@/core/match/catalogue/part-spec";
+import { specInWords } from "@/core/match/catalogue/spec-in-words";
 import { inTurn } from "./in-turn";
 import { isOneOf, writeMany } from "./many-rows";
 import type { Keyed } from "./put-rows";

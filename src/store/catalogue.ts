@@ -5,7 +5,7 @@ import { looked, type WantedSizes } from "@/core/match/candidates/sizes-verdict"
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
 import type { FoundParts } from "@/core/match/catalogue/found-parts";
 import { bareNumber, foldedNumber, LONGEST_NUMBER } from "@/core/match/catalogue/part-number";
-import { SPEC_FIELDS } from "@/core/match/catalogue/part-spec";
+import { SPEC_FIELDS } from "@/core/match/catalogue/spec-fields";
 import { measured } from "@/core/quantity/measured";
 import { partFromRow, unitKey } from "./catalogue-index";
 import { database } from "./database";

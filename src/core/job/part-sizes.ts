@@ -1,4 +1,5 @@
-import { SOLD_KINDS, type SoldKind, SPEC_FIELDS, type SpecField } from "../match/catalogue/part-spec";
+import type { SoldKind } from "../match/catalogue/part-spec";
+import { SOLD_KINDS, SPEC_FIELDS, type SpecField } from "../match/catalogue/spec-fields";
 
 /** A figure of a part as it is read at the bench. */
 export interface SizeAsked {

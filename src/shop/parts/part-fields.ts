@@ -1,4 +1,5 @@
-import { SOLD_KINDS, type SoldKind, SPEC_FIELDS, type SpecField } from "@/core/match/catalogue/part-spec";
+import type { SoldKind } from "@/core/match/catalogue/part-spec";
+import { SOLD_KINDS, SPEC_FIELDS, type SpecField } from "@/core/match/catalogue/spec-fields";
 import { type Cells, heading } from "@/core/table/cells";
 import type { FieldOfForm } from "../forms/form-field";
 

@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 import { fitInWords } from "@/core/match/candidates/fits-unit";
 import type { AboutPart } from "@/core/match/catalogue/found-parts";
-import { SPEC_FIELDS, specValue } from "@/core/match/catalogue/part-spec";
+import { SPEC_FIELDS, specValue } from "@/core/match/catalogue/spec-fields";
 import { money } from "@/core/quantity/money";
 import { PartGlyph } from "@/ui/part-glyph";
 import { Way } from "@/ui/way";

@@ -2,7 +2,7 @@
 
 import { useEffect, useRef, useState } from "react";
 import { type AboutPart, aboutPart, type FoundParts, foundParts } from "@/core/match/catalogue/found-parts";
-import { specInWords } from "@/core/match/catalogue/part-spec";
+import { specInWords } from "@/core/match/catalogue/spec-in-words";
 import { money } from "@/core/quantity/money";
 import { askShop, whatFailed } from "@/ui/ask-shop";
 import { KeyButton } from "@/ui/key-button";

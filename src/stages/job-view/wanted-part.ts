@@ -8,7 +8,7 @@ import type { WantedRing } from "@/core/match/candidates/ring-verdict";
 import { isMeasured, type WantedSizes } from "@/core/match/candidates/sizes-verdict";
 import type { WantedGear, WantedMate } from "@/core/match/candidates/wanted-gear";
 import type { UnitName } from "@/core/match/catalogue/catalogue-part";
-import { SOLD_KINDS, SPEC_FIELDS } from "@/core/match/catalogue/part-spec";
+import { SOLD_KINDS, SPEC_FIELDS } from "@/core/match/catalogue/spec-fields";
 import { CALIPER_U_MM } from "@/core/quantity/caliper";
 import { type Measured, measured } from "@/core/quantity/measured";
 import { solveTrain } from "@/core/train/solve";

@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { cataloguePart } from "../catalogue/catalogue-part";
-import { type PartSpec, SOLD_KINDS } from "../catalogue/part-spec";
+import type { PartSpec } from "../catalogue/part-spec";
+import { SOLD_KINDS } from "../catalogue/spec-fields";
 import { arrivalVerdict, type Compared, whatToCompare } from "./arrival";
 
 const spec = (s: object): PartSpec => cataloguePart.parse({ number: "N", name: "n", spec: s }).spec;

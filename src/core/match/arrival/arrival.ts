@@ -6,15 +6,8 @@ import { flatJawsShare } from "../../gear/jaws-across";
 import { bestSpanTeeth, faceWideEnough, spanTeeth } from "../../gear/span-measurement";
 import { isPlastic } from "../../hardware/material";
 import { radians } from "../../quantity/units";
-import {
-  type GearSpec,
-  gearForm,
-  type PartSpec,
-  SPEC_FIELDS,
-  type SpecField,
-  soldGear,
-  specValue,
-} from "../catalogue/part-spec";
+import { type GearSpec, gearForm, type PartSpec, soldGear } from "../catalogue/part-spec";
+import { SPEC_FIELDS, type SpecField, specValue } from "../catalogue/spec-fields";
 
 /** One thing to compare on a part that has come, before it is fitted. */
 export interface CompareItem {

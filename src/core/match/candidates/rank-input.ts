@@ -4,7 +4,7 @@ import { BEVEL_TEETH, GEAR_KINDS } from "../../gear/gear-kind";
 import { measuredInput } from "../../quantity/measured";
 import { renamed } from "../../renamed";
 import { cataloguePart } from "../catalogue/catalogue-part";
-import { SOLD_KINDS } from "../catalogue/part-spec";
+import { SOLD_KINDS } from "../catalogue/spec-fields";
 import { rankCandidates } from "./rank";
 import { type PartVerdict, VERDICT_SAYS } from "./verdict";
 

@@ -1,7 +1,9 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { type CataloguePart, type CataloguePartInput, cataloguePart } from "../catalogue/catalogue-part";
-import { partSpec, SOLD_KINDS, SPEC_FIELDS, specInWords } from "../catalogue/part-spec";
+import { partSpec } from "../catalogue/part-spec";
+import { SOLD_KINDS, SPEC_FIELDS } from "../catalogue/spec-fields";
+import { specInWords } from "../catalogue/spec-in-words";
 import { fitCriterion, serialOrder } from "./fits-unit";
 import { rankCandidates, type Wanted } from "./rank";
 import { EXAMPLE_RANK, rankAnswer } from "./rank-input";

@@ -1,6 +1,7 @@
 import { CALIPER_U_MM } from "../../quantity/caliper";
 import { type MeasuredInput, measured } from "../../quantity/measured";
-import { type PartSpec, type SoldKind, SPEC_FIELDS, type SpecField, specValue } from "../catalogue/part-spec";
+import type { PartSpec, SoldKind } from "../catalogue/part-spec";
+import { SPEC_FIELDS, type SpecField, specValue } from "../catalogue/spec-fields";
 import { compared, materialCriterion } from "./compared";
 import { type Criterion, criterion } from "./verdict";
 

@@ -3,7 +3,8 @@ import { describe, expect, it } from "vitest";
 import { asHeading } from "../../table/cells";
 import { type CataloguePart, cataloguePart, supplierOffer } from "./catalogue-part";
 import { offersTable, partsTable, suppliersTable } from "./catalogue-row";
-import { partSpec, SOLD_KINDS } from "./part-spec";
+import { partSpec } from "./part-spec";
+import { SOLD_KINDS } from "./spec-fields";
 
 /** Words with everything in them that separates something. */
 const words = fc

@@ -18,7 +18,8 @@ import {
   supplier,
   supplierOffer,
 } from "./catalogue-part";
-import { SOLD_KINDS, type SoldKind, SPEC_FIELDS, specValue } from "./part-spec";
+import type { SoldKind } from "./part-spec";
+import { SOLD_KINDS, SPEC_FIELDS, specValue } from "./spec-fields";
 
 const SPEC_KEYS = [...new Set(SOLD_KINDS.flatMap((k) => SPEC_FIELDS[k].map((f) => f.key)))];
 const OWN = [
