@@ -6,6 +6,7 @@ import { whatToCompare } from "@/core/match/arrival/arrival";
 import { pictureOf } from "@/core/match/arrival/arrival-picture";
 import { cameFor, notHereYet, type ToFit } from "@/core/match/arrival/parcel";
 import type { BasketInput } from "@/core/match/basket/basket-input";
+import { contentsOf } from "@/core/match/catalogue/catalogue-part";
 import { partsNumbered } from "./catalogue";
 import { type Change, changeJob } from "./change";
 import { database } from "./database";
@@ -149,14 +150,20 @@ async function takeFromDrawer(
         `there are no ${qty} of ${number} in the drawer any more: look at the basket again`,
       );
     const [part] = await partsNumbered([number], trx);
-    for (const came of cameFor([{ number, qty }], new Map(), toFit))
+    const inside = part ? contentsOf(part) : [];
+    const pieces = inside.reduce((t, p) => t + p.qty, 0) || 1;
+    for (const came of cameFor(
+      [{ number, qty }],
+      inside.length ? new Map([[number, inside]]) : new Map(),
+      toFit,
+    ))
       await addArrival(c, {
         day,
         supplier: "the drawer",
         number,
         qty: came.qty,
         part: came.part,
-        price: part?.price,
+        price: part && Math.round((part.price / pieces) * 100) / 100,
       });
   }
 }
@@ -196,8 +203,9 @@ async function layOut(c: Change, order: Order, news: StoredNews): Promise<void> 
     const line = order.lines.find((l) => l.number === p.number);
     const pieces = p.packs * (line?.pack ?? 1);
     const [kit] = await partsNumbered([p.number], trx);
-    const kits = new Map(kit?.contains.length ? [[kit.number, kit.contains]] : []);
-    const inKit = kit?.contains.reduce((t, c) => t + c.qty, 0) || 1;
+    const inside = kit ? contentsOf(kit) : [];
+    const kits = new Map(kit && inside.length ? [[kit.number, inside]] : []);
+    const inKit = inside.reduce((t, c) => t + c.qty, 0) || 1;
     // a kit's price is shared among its pieces: what one of them is worth alone is not known
     const price = line ? Math.round((line.price / line.pack / inKit) * 100) / 100 : undefined;
     for (const came of cameFor(

@@ -9,7 +9,7 @@ export const PART_KINDS = [
   "belt", "chain", "spring", "pin", "switch", "wire", "bracket", "spline",
   "ratchet", "dog-clutch", "one-way-clutch",
   "cap", "plug", "roller", "brush-roll", "slotted-wheel", "pulley", "toothed-pulley", "lever", "fan", "heater",
-  "board", "capacitor", "hose", "handle", "guard", "foot", "label", "assembly",
+  "board", "capacitor", "fuse", "thermal-cut-off", "hose", "handle", "guard", "foot", "label", "assembly",
   "other",
 ] as const; // biome-ignore format: a list
 export type PartKindName = (typeof PART_KINDS)[number];
@@ -26,6 +26,7 @@ const CALLED: Readonly<Partial<Record<PartKindName, string>>> = {
   "dog-clutch": "dog clutch",
   "one-way-clutch": "one-way clutch",
   "o-ring": "O-ring",
+  "thermal-cut-off": "thermal cut-off",
   assembly: "whole assembly",
 };
 
@@ -92,6 +93,11 @@ const WORDS: readonly Word[] = [
   hint("heater", /\belements?\b/gi),
   own("board", /\b((circuit|control|switch) )?boards?\b|\bpcbs?\b/gi),
   own("capacitor", /\bcapacitors?\b/gi),
+  own("fuse", /\bfuses?\b/gi),
+  own(
+    "thermal-cut-off",
+    /\b(thermal|heat) (cut-?offs?|cut-?outs?|links?|fuses?)\b|\bthermal switch(es)?\b/gi,
+  ),
   own("hose", /\bhoses?\b/gi),
   hint("hose", /\b(tube|pipe)s?\b/gi),
   own("handle", /\bhandles?\b/gi),

@@ -27,6 +27,8 @@ const EXAMPLES: readonly (readonly [string, Partial<LineFacts>])[] = [
   ["1 nut M8 left hand", {hardware: [{kind: "nut", qty: 1, thread: "M8", leftHand: true}]}],
   ["1/4-20 x 3/4\"", {hardware: [{kind: "screw", qty: 1, thread: "1/4-20", lengthMm: 19.05}]}],
   ["1/4-20x3/4\" hex4", {hardware: [{kind: "screw", qty: 1, thread: "1/4-20", lengthMm: 19.05, drive: "hex 4"}]}],
+  ["2 ba x 1/2 slotted", {hardware: [{kind: "screw", qty: 1, thread: "2BA", lengthMm: 12.7, drive: "SL"}]}],
+  ["3x 1/4 BSW screws", {hardware: [{kind: "screw", qty: 3, thread: "1/4 BSW"}]}],
   ["#8-32 PH2 1/2\"", {hardware: [{kind: "screw", qty: 1, thread: "#8-32", lengthMm: 12.7, drive: "PH2"}]}],
   ["#10-24x5/8in", {hardware: [{kind: "screw", qty: 1, thread: "#10-24", lengthMm: 15.875}]}],
   ["screw M4x12", {hardware: [{kind: "screw", qty: 1, thread: "M4", lengthMm: 12}]}],

@@ -33,7 +33,7 @@ export function shorthandOf(h: HardwareFacts): string {
     h.poles && `${h.poles}-pole`,
     size,
     h.leftHand && "LH",
-    h.drive?.replace("hex ", "hex"),
+    h.drive === "SL" ? "slotted" : h.drive?.replace("hex ", "hex"),
     h.locker && (h.locker === "seen" ? "locker" : `${h.locker}-locker`),
     h.once && "once",
     h.threadIs,

@@ -45,7 +45,7 @@ export const gearNotes = z.strictObject({
   /** for gears that are entered and not named: module, belt or chain pitch, mm */
   moduleMm: z.number("that is no number").positive("a module is above 0 mm").max(50).optional(),
   pitchMm: z.number("that is no number").positive("a pitch is above 0 mm").max(100).optional(),
-  /** of a part that is no gear: what was seen on it, by the keys of its specification */
+  /** what was seen on it besides, by the keys of its specification */
   looks: z.record(z.string().max(40), z.string().trim().min(1).max(80)).optional(),
 });
 export type GearNotes = Frozen<z.infer<typeof gearNotes>>;

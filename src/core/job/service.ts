@@ -42,6 +42,13 @@ export const SERVICE_WORDS = [
     how: "Roughen both faces, degrease them, mix or warm it as its sheet says; press it together in its right place, trim what comes out, and do not load it before it has set.",
   },
   { do: "deburr", says: "Deburr", done: "Deburred" },
+  {
+    do: "cut",
+    says: "Cut to size",
+    done: "Cut to size",
+    caution: "Eye protection at lathe, grinder and file; nothing loose near what turns. Wash the swarf out.",
+  },
+  { do: "shim", says: "Shim", done: "Shimmed", mends: true },
   { do: "measure", says: "Measure", done: "Measured" },
   {
     do: "straighten",

@@ -7,3 +7,7 @@ const twoPlaces = new Intl.NumberFormat("en-GB", { minimumFractionDigits: 2, max
  */
 export const money = (amount: number, currency = ""): string =>
   `${twoPlaces.format(amount)} ${currency}`.trim();
+
+/** What one of the shop's parts costs: a price of nothing is one that nobody told. */
+export const priceSaid = (price: number, currency = ""): string =>
+  price > 0 ? money(price, currency) : "no price told";

@@ -60,6 +60,13 @@ export const READING_KINDS: Readonly<Record<string, ReadingKind>> = {
   section: mm(0.3, 50),
   flange: mm(1, 400),
   height: mm(0.1, 100),
+  "across flat or keyway": mm(0.5, 200),
+  "keyway width": mm(0.3, 60),
+  "hub diameter": mm(1, 400),
+  "length over all": mm(0.5, 1000),
+  "hub's end to the teeth": mm(0, 500),
+  "mounting distance": mm(1, 600, false, 0.1),
+  "second rim count": { min: 1, max: 400, unit: "", u: 0, names: false },
   count: { min: 1, max: 400, unit: "", u: 0, names: false },
   "mate span loss": mm(0, 5),
 };

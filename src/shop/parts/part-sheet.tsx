@@ -2,7 +2,7 @@ import type { ReactNode } from "react";
 import { fitInWords } from "@/core/match/candidates/fits-unit";
 import type { AboutPart } from "@/core/match/catalogue/found-parts";
 import { SPEC_FIELDS, specValue } from "@/core/match/catalogue/spec-fields";
-import { money } from "@/core/quantity/money";
+import { money, priceSaid } from "@/core/quantity/money";
 import { PartGlyph } from "@/ui/part-glyph";
 import { Way } from "@/ui/way";
 
@@ -43,7 +43,7 @@ export function PartSheet({
           {part.note && <p className="hush text-[18px]">{part.note}</p>}
         </div>
         <p className="text-right text-[19px]">
-          <b className="figures block text-[27px]">{money(part.price, currency)}</b>
+          <b className="figures block text-[27px]">{priceSaid(part.price, currency)}</b>
           {part.stock} in the drawer
         </p>
         <Way href={`/parts/part?number=${encodeURIComponent(part.number)}`} className="key-button small">

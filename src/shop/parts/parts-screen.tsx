@@ -3,7 +3,7 @@
 import { useEffect, useRef, useState } from "react";
 import { type AboutPart, aboutPart, type FoundParts, foundParts } from "@/core/match/catalogue/found-parts";
 import { specInWords } from "@/core/match/catalogue/spec-in-words";
-import { money } from "@/core/quantity/money";
+import { priceSaid } from "@/core/quantity/money";
 import { askShop, whatFailed } from "@/ui/ask-shop";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
@@ -128,7 +128,7 @@ export function PartsScreen({
                     </span>
                   </span>
                   <span className="text-right">
-                    <span className="figures block text-[19px]">{money(p.price, currency)}</span>
+                    <span className="figures block text-[19px]">{priceSaid(p.price, currency)}</span>
                     <span
                       className={`block text-[17px] ${p.stock ? "" : p.discontinued ? "font-semibold text-error" : "hush"}`}
                     >

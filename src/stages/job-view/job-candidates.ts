@@ -35,7 +35,7 @@ export async function candidatesOf(job: Job): Promise<PartCandidates[]> {
   const teeth: Record<string, number> = {};
   for (const f of job.findings) {
     const spec = f.chosen ? numbered.get(f.chosen)?.spec : undefined;
-    if (spec?.kind === "gear") teeth[f.part] = spec.teeth;
+    if (spec?.kind === "gear" && spec.teeth !== undefined) teeth[f.part] = spec.teeth;
   }
   const out: PartCandidates[] = [];
   for (const { id } of job.parts.filter((p) => p.renew)) {

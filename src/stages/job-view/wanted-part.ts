@@ -2,12 +2,13 @@ import { bearingNamed, sharesTheGrease } from "@/core/hardware/bench/bearings";
 import type { GearIdentity, GearNotes } from "@/core/job/gear-notes";
 import type { Job } from "@/core/job/job";
 import { mateOf } from "@/core/job/mate-of";
-import { sizesAsked } from "@/core/job/part-sizes";
+import { bodyAsked, sizesAsked } from "@/core/job/part-sizes";
 import type { Wanted } from "@/core/match/candidates/rank";
 import type { WantedRing } from "@/core/match/candidates/ring-verdict";
-import { isMeasured, type WantedSizes } from "@/core/match/candidates/sizes-verdict";
+import { isMeasured, ratingPrinted, type WantedSizes } from "@/core/match/candidates/sizes-verdict";
 import type { WantedGear, WantedMate } from "@/core/match/candidates/wanted-gear";
 import type { UnitName } from "@/core/match/catalogue/catalogue-part";
+import { HEAT_TREATMENTS, HUB_SIDES } from "@/core/match/catalogue/part-spec";
 import { SOLD_KINDS, SPEC_FIELDS } from "@/core/match/catalogue/spec-fields";
 import { CALIPER_U_MM } from "@/core/quantity/caliper";
 import { type Measured, measured } from "@/core/quantity/measured";
@@ -65,8 +66,9 @@ export function wantedFor(
           insideMm: size.boreMm,
           outsideMm: size.outsideMm,
           widthMm: size.widthMm,
-          closure: size.closure ?? (facesGrease ? "RS" : "2RS"),
+          ...(size.closure || facesGrease ? { closure: size.closure ?? "RS" } : {}),
           facesGrease,
+          ...insideOf(job, id, told),
         },
       };
   }
@@ -112,12 +114,56 @@ function wantedSizes(
         ...(looks.closure ? { closure: looks.closure } : {}),
         facesGrease,
         material: part.material,
+        ...(asked.kind === "bearing" ? insideOf(job, part.id, toldOf(job, part.id)) : {}),
       },
     };
   }
   const sizes: WantedSizes = { kind: asked.kind, sizes: read, seen };
   return isMeasured(sizes) ? { sizes } : null;
 }
+
+/** Play and cage of a bearing, as they were seen or stand behind its number, and how fast it turns. */
+function insideOf(job: Job, id: string, told: string): Pick<WantedRing, "clearance" | "cage" | "rpm"> {
+  const looks = job.findings.find((f) => f.part === id)?.gear.looks ?? {};
+  const clearance = looks.clearance ?? /(?<![\p{L}\p{N}])C[2345](?![\p{L}\p{N}])/u.exec(told)?.[0];
+  const rpm = job.lubePoints.find((p) => p.part === id)?.rpm;
+  return {
+    ...(clearance ? { clearance } : {}),
+    ...(looks.cage ? { cage: looks.cage } : {}),
+    ...(rpm === undefined ? {} : { rpm }),
+  };
+}
+
+/** What was measured and seen of a gear besides its teeth. */
+function bodyOf(job: Job, id: string): Partial<WantedGear> {
+  const { looks = {}, kind, boreForm } = job.findings.find((f) => f.part === id)?.gear ?? {};
+  const { sizes } = bodyAsked(kind, boreForm);
+  const read = Object.fromEntries(
+    sizes.flatMap(({ key, what, unit }) => {
+      const mean = partMean(job, id, what);
+      return mean ? [[key, unit ? mean : mean.value] as const] : [];
+    }),
+  );
+  const secondModuleMm = ratingPrinted(looks.secondModuleMm ?? "");
+  return {
+    ...read,
+    hub: HUB_SIDES.find((h) => h === looks.hub),
+    heat: HEAT_TREATMENTS.find((h) => h === looks.heat),
+    ...(secondModuleMm ? { secondModuleMm } : {}),
+    pressed: isPressed(job, id),
+  };
+}
+
+/** Whether a part was pressed off by itself, or somebody said that it is a press fit. */
+const isPressed = (job: Pick<Job, "steps">, id: string): boolean =>
+  job.steps.some(
+    (s) =>
+      s.parts?.length === 1 &&
+      s.parts[0] === id &&
+      (s.action === "press-out" ||
+        s.freed?.how === "press" ||
+        /\bpress(?:ed)? (?:fit|on)\b/i.test(`${s.said ?? ""} ${s.note ?? ""}`)),
+  );
 
 function wantedGear(job: Job, id: string, chosenTeeth: Readonly<Record<string, number>>): WantedGear | null {
   const part = job.parts.find((p) => p.id === id);
@@ -154,7 +200,8 @@ function wantedGear(job: Job, id: string, chosenTeeth: Readonly<Record<string, n
         : undefined,
     boreMm: reading("bore"),
     faceWidthMm: reading("face width"),
-    boreForm: gear.boreForm,
+    ...(gear.boreForm ? { boreForm: gear.boreForm } : {}),
+    ...bodyOf(job, id),
     material: part?.material,
     mate,
     ...(parallel ? { centreMm: reading("centre distance") } : {}),

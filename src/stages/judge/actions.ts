@@ -10,7 +10,7 @@ import { type Job, jobHead } from "@/core/job/job";
 import { mateOf } from "@/core/job/mate-of";
 import { partNamed } from "@/core/job/part";
 import { PART_MATERIALS } from "@/core/job/part-material";
-import { sizesAsked } from "@/core/job/part-sizes";
+import { bodyAsked, sizesAsked } from "@/core/job/part-sizes";
 import { hardwareFind, readingSchema } from "@/core/job/reading";
 import { MENDING, serviceSchema } from "@/core/job/service";
 import { ref, text, words } from "@/core/job/written";
@@ -226,9 +226,9 @@ const lookInput = z.object({ ...onPart, key: z.string().max(40), says: z.string(
 /** What was seen on a part that is sold by its sizes; empty takes it back. */
 export async function saveLook(raw: z.infer<typeof lookInput>): Promise<ActionResult> {
   return act(lookInput, raw, async ({ number, version, part, key, says }) => {
-    const asked = sizesAsked(
-      thereIs(await loadJob(number), number).parts.find((p) => p.id === part)?.kind,
-    )?.looks.find((l) => l.key === key);
+    const job = thereIs(await loadJob(number), number);
+    const kind = job.parts.find((p) => p.id === part)?.kind;
+    const asked = (kind === "gear" ? bodyAsked() : sizesAsked(kind))?.looks.find((l) => l.key === key);
     if (!asked) throw new Fault("key", "that is not told of a part of this kind");
     if (says && asked.of && !asked.of.includes(says))
       throw new Fault("says", `${asked.label} is one of ${asked.of.join(", ")}`);

@@ -39,6 +39,8 @@ const job = (more: Partial<Job>): Job =>
     causes: {},
     greaseStates: [],
     supplies: ["mains"],
+    steps: [],
+    lubePoints: [],
     parts: [
       { id: "p1", name: "wheel", kind: "gear", material: "PA", renew: true },
       { id: "p2", name: "pinion", kind: "gear", material: "steel" },

@@ -2,7 +2,7 @@
 
 import { useState } from "react";
 import { namedSplines } from "@/core/hardware/bench/splines";
-import { type LookAsked, type SizeAsked, sizesAsked } from "@/core/job/part-sizes";
+import { type LookAsked, type PartAsked, type SizeAsked, sizesAsked } from "@/core/job/part-sizes";
 import { FaultLine } from "@/ui/fault-line";
 import { KeyButton } from "@/ui/key-button";
 import { SmallChoice } from "@/ui/small-choice";
@@ -18,7 +18,6 @@ import type { JudgedPart } from "./judge-view";
  * What is measured and seen on a part that is sold by its sizes: that is what the catalogue is compared by.
  */
 export function PartSizes({ part }: { part: JudgedPart }) {
-  const { run } = useJob();
   const asked = sizesAsked(part.kind);
   if (!asked)
     return (
@@ -31,8 +30,29 @@ export function PartSizes({ part }: { part: JudgedPart }) {
   const looks = part.finding?.looks ?? {};
   return (
     <div className="flex flex-col gap-1.5">
+      <AskedFigures part={part.id} asked={asked} means={means} looks={looks} />
+      <Remark kind={part.kind} means={means} form={looks.form} />
+    </div>
+  );
+}
+
+/** A field for each figure that is read, and a choice or a word for each thing that is seen. */
+export function AskedFigures({
+  part,
+  asked,
+  means,
+  looks,
+}: {
+  part: string;
+  asked: PartAsked;
+  means: ReadonlyMap<string, number>;
+  looks: Readonly<Record<string, string>>;
+}) {
+  const { run } = useJob();
+  return (
+    <>
       {asked.sizes.map((s) => (
-        <OneSize key={s.key} part={part.id} asked={s} value={means.get(s.what)} />
+        <OneSize key={s.key} part={part} asked={s} value={means.get(s.what)} />
       ))}
       {asked.looks.map((l) =>
         l.of ? (
@@ -40,20 +60,19 @@ export function PartSizes({ part }: { part: JudgedPart }) {
             key={l.key}
             asked={l}
             says={looks[l.key]}
-            choose={(says) => void run(saveLook, { part: part.id, key: l.key, says })}
+            choose={(says) => void run(saveLook, { part, key: l.key, says })}
           />
         ) : (
           <SavedField
             key={l.key}
             label={capital(l.label)}
-            name={`look-${part.id}-${l.key}`}
+            name={`look-${part}-${l.key}`}
             value={looks[l.key] ?? ""}
-            save={(says) => run(saveLook, { part: part.id, key: l.key, says })}
+            save={(says) => run(saveLook, { part, key: l.key, says })}
           />
         ),
       )}
-      <Remark kind={part.kind} means={means} form={looks.form} />
-    </div>
+    </>
   );
 }
 

@@ -3,11 +3,13 @@ import { bearingNamed, sharesTheGrease } from "@/core/hardware/bench/bearings";
 import type { Arrival } from "@/core/job/bought";
 import type { Job } from "@/core/job/job";
 import { partNamed } from "@/core/job/part";
+import { bodyAsked, sizesAsked } from "@/core/job/part-sizes";
 import type { Rework } from "@/core/match/arrival/arrival";
 import { type CompareItem, spanKey, whatToCompare } from "@/core/match/arrival/arrival";
 import { pictureOf } from "@/core/match/arrival/arrival-picture";
+import type { Criterion } from "@/core/match/candidates/verdict";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
-import { soldGear } from "@/core/match/catalogue/part-spec";
+import { isToothed, soldGear } from "@/core/match/catalogue/part-spec";
 import { partsNumbered } from "@/store/catalogue";
 import { candidatesOf, type PartCandidates } from "../job-view/job-candidates";
 import { partMean, toldOf } from "../job-view/part-facts";
@@ -47,7 +49,10 @@ export async function arrivedParts(job: Job): Promise<ArrivedPart[]> {
               candidates.find((c) => c.id === a.part),
             )
           : [],
-      faces: part?.spec.kind === "gear" ? { old: oldGear(job, a.part), sold: soldGear(part.spec) } : null,
+      faces:
+        part?.spec.kind === "gear" && isToothed(part.spec)
+          ? { old: oldGear(job, a.part), sold: soldGear(part.spec) }
+          : null,
       oldPicture: a.part
         ? job.pictures.find(
             (p) =>
@@ -83,8 +88,11 @@ function oldFigures(job: Job, part: string): Record<string, string> {
   for (const r of job.readings)
     if (r.part === part && r.what === "span" && r.teeth)
       put(spanKey(r.teeth), partMean(job, part, "span", r.teeth)?.value.toFixed(2));
-  put("material", job.parts.find((p) => p.id === part)?.material);
   const own = job.parts.find((p) => p.id === part);
+  const asked = own?.kind === "gear" ? bodyAsked(f?.gear.kind, f?.gear.boreForm) : sizesAsked(own?.kind);
+  for (const s of asked?.sizes ?? []) put(s.key, reading(s.what));
+  for (const l of asked?.looks ?? []) put(l.key, f?.gear.looks?.[l.key]);
+  put("material", job.parts.find((p) => p.id === part)?.material);
   const told = toldOf(job, part);
   const bearing = own?.kind === "bearing" ? bearingNamed(told) : null;
   if (bearing) {
@@ -99,13 +107,17 @@ function oldFigures(job: Job, part: string): Record<string, string> {
 const SERVICE_FOR: Readonly<Record<string, Rework["do"]>> = {
   bore: "ream",
   closure: "pull-seal",
-  "face width": "deburr",
+  "mounting distance": "shim",
 };
+
+/** What is short is made up for, what is long is cut. */
+const serviceFor = (c: Criterion): Rework["do"] =>
+  SERVICE_FOR[c.criterion] ?? (c.says.startsWith("a spacer") ? "shim" : "cut");
 
 /** What the match said is to be done to it: a bore to ream, a seal to pull. */
 function plannedFor(part: CataloguePart, candidates: PartCandidates | undefined): Rework[] {
   const candidate = candidates?.candidates.find((c) => c.part.number === part.number);
   return (candidate?.criteria ?? [])
     .filter((c) => c.verdict === "rework")
-    .map((c) => ({ do: SERVICE_FOR[c.criterion] ?? "deburr", note: c.says }));
+    .map((c) => ({ do: serviceFor(c), note: c.says }));
 }

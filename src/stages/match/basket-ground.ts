@@ -2,9 +2,11 @@ import { EVEN_TEMPER, practiceSupplier, type SupplierLink } from "@/bench/suppli
 import { besideOf } from "@/core/charge/beside";
 import { planOf } from "@/core/gates/job-facts";
 import type { Job } from "@/core/job/job";
+import { mateOf } from "@/core/job/mate-of";
 import { partNamed } from "@/core/job/part";
 import { lubePlan } from "@/core/lube/plan";
 import { basketGround, type Place } from "@/core/match/basket/basket-needs";
+import { takenFrom } from "@/core/match/candidates/rank";
 import { kitsWith, partsNumbered } from "@/store/catalogue";
 import { allSuppliers, offersFor, offersOf } from "@/store/offers";
 import { orderDay, type ShopSettings } from "@/store/settings";
@@ -34,7 +36,11 @@ export async function basketGroundOf(job: Job, settings: ShopSettings): Promise<
     ...(p.chosen ? [p.chosen] : []),
     ...p.candidates.map((c) => c.part),
   ]);
-  const companions = await partsNumbered(mentioned.flatMap((p) => p.needsAlso.map((n) => n.number)));
+  const companions = await partsNumbered([
+    ...mentioned.flatMap((p) => p.needsAlso.map((n) => n.number)),
+    // what a kit that fits would put in
+    ...places.flatMap((p) => p.candidates.map(takenFrom)),
+  ]);
   const single = [...new Map([...mentioned, ...companions].map((p) => [p.number, p])).values()];
   const kits = await kitsWith(single.map((p) => p.number));
   const known = [...new Map([...single, ...kits].map((p) => [p.number, p])).values()];
@@ -70,7 +76,7 @@ export async function basketGroundOf(job: Job, settings: ShopSettings): Promise<
 
 function placeOf(job: Job, p: PartCandidates): Place {
   const { gear, goesIn } = job.findings.find((f) => f.part === p.id) ?? {};
-  const mate = gear?.mate;
+  const mate = gear?.mate ?? mateOf(job, p.id);
   // what goes in with it and is got elsewhere, or left out, is not bought
   const settled = new Set(
     goesIn?.number === p.chosen?.number

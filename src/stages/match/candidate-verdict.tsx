@@ -3,7 +3,7 @@
 import { type Candidate, takenFrom } from "@/core/match/candidates/rank";
 import { VERDICT_SAYS } from "@/core/match/candidates/verdict";
 import type { SupplierOffer } from "@/core/match/catalogue/catalogue-part";
-import { money } from "@/core/quantity/money";
+import { money, priceSaid } from "@/core/quantity/money";
 import { KeyButton } from "@/ui/key-button";
 import { useJob } from "../saving/job-context";
 import { choose } from "./actions";
@@ -68,7 +68,7 @@ export function CandidateVerdict({
     <section aria-label="Verdict" className="flex min-h-0 flex-col">
       <div className="flex items-baseline justify-between gap-4">
         <h2 className="text-[26px]">{shown.part.name}</h2>
-        <span className="figures shrink-0 text-[28px]">{money(shown.part.price, currency)}</span>
+        <span className="figures shrink-0 text-[28px]">{priceSaid(shown.part.price, currency)}</span>
       </div>
       <p className="hush pb-1 text-[19px]">
         {whereToBeHad(shown.part, part.offers, currency)}

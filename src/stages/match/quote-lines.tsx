@@ -26,7 +26,7 @@ export function QuoteLines({
               <td className="py-1">{l.says}</td>
               <td className="figures px-3 text-right text-[17px] whitespace-nowrap">{l.qty}</td>
               <td className="figures w-[130px] text-right text-[18px] whitespace-nowrap">
-                {money(l.amount, currency)}
+                {l.amount ? money(l.amount, currency) : quote.total ? "no price told" : "free of charge"}
               </td>
             </tr>
           ));

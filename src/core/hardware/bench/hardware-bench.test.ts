@@ -54,16 +54,20 @@ describe("naming hardware", () => {
     // M3.5 and ST3.5 share the diameter: the pitch decides
     expect(first({ kind: "thread", diameter: 3.41, pitch: 0.6 })?.name).toBe("M3.5");
   });
-  it("every thread is named from a sound screw's diameter and ten pitches", () => {
-    for (const t of THREADS)
-      expect([
-        t.designation,
-        first({
-          kind: "thread",
-          diameter: t.diameterMm - 0.08,
-          pitchOver: { threads: 10, value: 10 * t.pitchMm },
-        })?.name,
-      ]).toEqual([t.designation, t.designation]);
+  it("every thread is named from a sound screw's diameter and ten pitches, beside its twin of another flank", () => {
+    for (const t of THREADS) {
+      const named = identifyHardware({
+        kind: "thread",
+        diameter: t.diameterMm - 0.08,
+        pitchOver: { threads: 10, value: 10 * t.pitchMm },
+      }).hypotheses.map((h) => h.name);
+      // #5-40 and 1/8 BSW are of one size: no caliper tells their flanks apart
+      const twins = THREADS.filter(
+        (x) => Math.abs(x.diameterMm - t.diameterMm) < 0.12 && Math.abs(x.pitchMm - t.pitchMm) < 0.02,
+      ).map((x) => x.designation);
+      expect(twins).toContain(named[0]);
+      expect(named.slice(0, 3)).toContain(t.designation);
+    }
   });
   it("a spring pin is named from the pin or from its hole, with its punch", () => {
     const pin = first({ kind: "pin", diameter: 3.36 });

@@ -78,7 +78,15 @@ const THREAD_USUAL: Readonly<Record<Thread["system"], number>> = {
   tapping: 1,
   "for plastic": 0.6,
   unified: 0.3,
+  Whitworth: 0.08,
+  BA: 0.08,
   "metric fine": 0.15,
+};
+/** Threads of one size and pitch whose flanks differ go in two turns and then bind. */
+const FLANKS: Readonly<Partial<Record<Thread["system"], string>>> = {
+  Whitworth:
+    " Flanks of 55°: some sizes start in a unified hole and bind there. Found on old British machines.",
+  BA: " Flanks of 47.5°: 2BA starts in an M5 hole and spoils it. Found on old switches, clocks, instruments.",
 };
 /** Pieces measure under nominal, more so when worn: 0.05 to 0.2 mm. */
 function threadRow(t: Thread): SizeRow {
@@ -91,7 +99,7 @@ function threadRow(t: Thread): SizeRow {
     notes: [
       cuts
         ? `Coarse and ${t.system === "tapping" ? "pointed: cuts its own thread in plastic or sheet" : "steep, flanks of 30°: forms its own thread in plastic"}. Turn it back until it drops into the old thread, then forward: a second thread ruins the boss.`
-        : `${t.perInch ? `${t.perInch} threads an inch` : `pitch ${t.pitchMm} mm`}: start it by hand, two turns, before any tool.`,
+        : `${t.perInch ? `${t.perInch} threads an inch` : `pitch ${t.pitchMm} mm`}: start it by hand, two turns, before any tool.${FLANKS[t.system] ?? ""}`,
       "Left-hand where rotation would loosen a right-hand one (spindles, blades): look before forcing.",
     ],
   };

@@ -48,6 +48,27 @@ describe("tables against their standards", () => {
       ).toBeLessThan(0.006);
     expect(stressArea(threadNamed("M14") ?? expect.fail("M14"))).toBeCloseTo(115.4, 0);
   });
+  it("BA: number, diameter and pitch as BS 93 prints them, mm", () => {
+    const printed = "0 6 1;1 5.3 0.9;2 4.7 0.81;3 4.1 0.73;4 3.6 0.66;5 3.2 0.59;6 2.8 0.53;7 2.5 0.48;8 2.2 0.43;9 1.9 0.39;10 1.7 0.35"; // biome-ignore format: a table
+    for (const row of printed.split(";")) {
+      const [n, d, p] = row.split(" ").map(Number);
+      expect(threadNamed(`${n}ba`)).toMatchObject({ diameterMm: d, pitchMm: p });
+    }
+  });
+  it("Whitworth: threads an inch of BS 84, and the area of 1/4 BSW and 3/8 BSF, in²", () => {
+    expect(threadNamed("1/4 Whitworth")?.designation).toBe("1/4 BSW");
+    expect(threadNamed("1/2 BSW")?.perInch).toBe(12);
+    expect(threadNamed("1/2-13")?.perInch).toBe(13);
+    for (const [name, core, pitch] of [
+      ["1/4 BSW", 0.186, 0.218],
+      ["3/8 BSF", 0.311, 0.343],
+    ] as const) {
+      const area = (Math.PI / 4) * ((core + pitch) / 2) ** 2;
+      expect(
+        Math.abs(stressArea(threadNamed(name) ?? expect.fail(name)) / 25.4 ** 2 / area - 1),
+      ).toBeLessThan(0.006);
+    }
+  });
   it("tapping: the pitches of ISO 1478, rounded as it prints them", () => {
     expect(
       THREADS.filter((t) => t.system === "tapping").map((t) => [

@@ -124,6 +124,13 @@ function byFormula(
   };
 }
 
+/** Where a screw's strength is marked. */
+const LOOK_FOR: Readonly<Partial<Record<Thread["system"], string>>> = {
+  unified: "look at the head for three lines (SAE 5) or six (SAE 8)",
+  Whitworth: "old ones bear no mark, and many are softer",
+  BA: "old ones bear no mark, and many are of brass: those stand less than half",
+};
+
 const FEEL = "snug, then a little; with the short end of the key, and stop when the head is down";
 
 /**
@@ -139,7 +146,7 @@ export function tighteningTorque(input: TorqueInput): TorqueAnswer {
   if (!thread)
     throw new Fault(
       "thread",
-      `no thread here is called “${input.thread}”: write it like M4, M8×1, ST3.5 or #8-32`,
+      `no thread here is called “${input.thread}”: write it like M4, M8×1, ST3.5, #8-32, 2BA or 1/4 BSW`,
     );
   const own = ofItself(thread, input);
   if (input.makersNm === undefined && input.makersAngleDeg === undefined) return own;
@@ -245,7 +252,7 @@ function ofItself(thread: Thread, input: TorqueInput): TorqueAnswer {
   if (input.grade === undefined)
     reasons.push({
       rule: "grade not known",
-      says: `taken as ${weakest}, the weakest that is common: look at the head for ${thread.system === "unified" ? "three lines (SAE 5) or six (SAE 8)" : "8.8, 10.9 or A2-70"}`,
+      says: `taken as ${weakest}, the weakest that is common: ${LOOK_FOR[thread.system] ?? "look at the head for 8.8, 10.9 or A2-70"}`,
     });
   if (into === "plastic" || into === "brass-insert") {
     const insert = BOSS[thread.designation];

@@ -125,8 +125,23 @@ function unifiedThreadAt(line: string, from: number): Found | undefined {
   const [whole, size = "", turns = ""] = found;
   const isNumbered = whole.startsWith("#") || NUMBERED_TPI[size]?.includes(Number(turns)) === true;
   if (!isNumbered && !size.includes("/")) return undefined;
-  const thread = `${size.includes("/") ? "" : "#"}${size}-${turns}`;
-  const to = from + whole.length;
+  return withLength(line, from + whole.length, `${size.includes("/") ? "" : "#"}${size}-${turns}`);
+}
+
+const BRITISH = sticky(
+  String.raw`(?:(\d{1,2})\s?ba|(\d\/\d{1,2})["”]?\s*(bsw|bsf|whitworth|whit\.?))(?![\p{L}\p{N}])`,
+);
+/** `2BA`, `1/4 BSW`, `1/4 Whitworth`, with a length behind: in inches unless it says mm. */
+function britishThreadAt(line: string, from: number): Found | undefined {
+  const found = at(BRITISH, line, from);
+  if (!found) return undefined;
+  const [whole, number, size, form = ""] = found;
+  const thread = number === undefined ? `${size} ${/^bsf/i.test(form) ? "BSF" : "BSW"}` : `${number}BA`;
+  return withLength(line, from + whole.length, thread);
+}
+
+/** A thread whose length stands behind it, in inches unless it says mm. */
+function withLength(line: string, to: number, thread: string): Found {
   const by = at(BEHIND, line, to);
   if (!by) return { to, means: { t: "thread", thread } };
   const behind = to + by[0].length;
@@ -291,7 +306,11 @@ export function figureAt(line: string, from: number): Found | undefined {
     /^\s*\p{L}/u.test(line.slice(from + pieces[0].length, from + pieces[0].length + 3))
   )
     return { to: from + pieces[0].length, means: { t: "count", n: inPieces } };
-  const thread = metricThreadAt(line, from) ?? tappingAt(line, from) ?? unifiedThreadAt(line, from);
+  const thread =
+    metricThreadAt(line, from) ??
+    tappingAt(line, from) ??
+    unifiedThreadAt(line, from) ??
+    britishThreadAt(line, from);
   if (thread) return thread;
   const inchSize = inchSizeAt(line, from);
   if (inchSize) return inchSize;

@@ -502,7 +502,7 @@ class Reader {
     const isDrive = facts.drive !== undefined && !this.headWidth;
     if (isDrive && !isSaid && !/\d/.test(facts.drive ?? ""))
       this.say.doubts.push(`“${facts.drive}”: a screw, or the tool?`);
-    const isBySize = facts.thread !== undefined && /^(M|ST|#|\d+\/)/.test(facts.thread);
+    const isBySize = facts.thread !== undefined && /^(M|ST|#|\d+\/|\d+BA)/.test(facts.thread);
     if (facts.form !== undefined && NUT_FORMS.includes(facts.form)) facts.kind = "nut";
     else if (isBySize || isDrive || isHead) facts.kind = "screw";
   }

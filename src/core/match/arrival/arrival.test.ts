@@ -61,6 +61,17 @@ describe("a part that has come", () => {
       "The figures are as they should be. Look at the rest: meshes by hand.",
     );
   });
+  it("nothing is said of figures that it does not have", () => {
+    const kit = whatToCompare(spec({ kind: "kit" }));
+    expect(arrivalVerdict(kit, {})).toMatchObject({
+      suggests: "compare",
+      says: "Still to be looked at: everything on the list is in it.",
+    });
+    expect(arrivalVerdict(kit, { complete: "yes" })).toMatchObject({ says: "It is the part." });
+    expect(arrivalVerdict([], {}).says).toBe(
+      "Nothing is told of it to compare: hold it against the old one.",
+    );
+  });
   it("is sent back for one wrong figure, although the rest is not measured yet: nine teeth for eight", () => {
     expect(arrivalVerdict(items, { teeth: 9 })).toMatchObject({
       suggests: "send back",
@@ -129,6 +140,10 @@ describe("a part that has come", () => {
       "dog-clutch": { teeth: 3 },
       "one-way-clutch": { insideMm: 8, outsideMm: 12, widthMm: 12 },
       switch: { volts: 230, amps: 6 },
+      capacitor: { microfarads: 0.1, volts: 275 },
+      fuse: { amps: 3.15, volts: 250 },
+      "thermal-cut-off": { celsius: 120, amps: 10, volts: 250 },
+      heater: { volts: 230, watts: 800 },
       consumable: { amount: 100, unit: "g" },
       hardware: { size: "M4" },
       other: { size: "x" },

@@ -6,7 +6,7 @@ import { flatJawsShare } from "../../gear/jaws-across";
 import { bestSpanTeeth, faceWideEnough, spanTeeth } from "../../gear/span-measurement";
 import { isPlastic } from "../../hardware/material";
 import { radians } from "../../quantity/units";
-import { type GearSpec, gearForm, type PartSpec, soldGear } from "../catalogue/part-spec";
+import { gearForm, isToothed, type PartSpec, soldGear, type ToothedSpec } from "../catalogue/part-spec";
 import { SPEC_FIELDS, type SpecField, specValue } from "../catalogue/spec-fields";
 
 /** One thing to compare on a part that has come, before it is fitted. */
@@ -35,7 +35,7 @@ export type Compared = Frozen<z.infer<typeof comparedSchema>>;
 
 /** What is done to a new part before it goes in. */
 export interface Rework {
-  readonly do: "ream" | "deburr" | "pull-seal";
+  readonly do: "ream" | "cut" | "shim" | "pull-seal";
   readonly note: string;
 }
 
@@ -113,6 +113,17 @@ const LOOKS: Readonly<
       how: "compare with the picture of the strip",
     },
   ],
+  capacitor: [{ key: "leads", label: "leads as long, no bulge", how: "beside the old one" }],
+  fuse: [{ key: "caps", label: "fits its holder", how: "both caps grip, without bending the clips" }],
+  "thermal-cut-off": [
+    {
+      key: "seat",
+      label: "lies flat where the old one did",
+      how: "its face on what it watches, not in the air",
+    },
+  ],
+  heater: [{ key: "fixing", label: "holes and terminals where they were", how: "lay it on the old one" }],
+  board: [{ key: "plugs", label: "every plug and hole where it was", how: "lay it beside the old one" }],
   housing: [{ key: "dowels", label: "dowel holes take the dowels", how: "try each dowel by hand" }],
   kit: [{ key: "complete", label: "everything on the list is in it", how: "lay it out and count" }],
 };
@@ -135,15 +146,27 @@ const REWORK: Readonly<
   },
   faceWidthMm: {
     smaller: false,
-    do: "deburr",
+    do: "cut",
     note: (is, must) => `take ${round(is - must)} mm off the face, on the side without the hub`,
   },
   lengthMm: {
     smaller: false,
-    do: "deburr",
+    do: "cut",
     note: (is, must) => `shorten it from ${is} to ${must} mm and break the edge`,
   },
 };
+
+/** What is told in the catalogue and shows on no part by itself, or in its tip diameter and its mesh. */
+const NOT_SEEN: ReadonlySet<string> = new Set([
+  "moduleMm",
+  "pressureAngleDeg",
+  "profileShift",
+  "profile",
+  "mateTeeth",
+  "mountingMm",
+  "soldAs",
+  "secondModuleMm",
+]);
 
 const round = (x: number): number => Number(x.toFixed(3));
 
@@ -182,13 +205,17 @@ export function whatToCompare(spec: PartSpec, old: Readonly<Record<string, strin
     if (
       value === undefined ||
       (f.key === "form" && spec.kind !== "spline") ||
-      ["moduleMm", "pressureAngleDeg", "profileShift", "profile"].includes(f.key) ||
+      NOT_SEEN.has(f.key) ||
       (f.key === "helixAngleDeg" && value === 0)
     )
       return [];
     return [item(f, value)];
   });
-  if (spec.kind === "gear" && (gearForm(spec) === "spur" || gearForm(spec) === "helical")) {
+  if (
+    spec.kind === "gear" &&
+    isToothed(spec) &&
+    (gearForm(spec) === "spur" || gearForm(spec) === "helical")
+  ) {
     const sold = soldGear(spec);
     const tip = tipWhenNew(sold, how);
     const share = flatJawsShare(sold);
@@ -206,7 +233,7 @@ export function whatToCompare(spec: PartSpec, old: Readonly<Record<string, strin
         spec.teeth % 2 ? "caliper across, as flat jaws show an odd count" : "caliper over two opposite teeth",
     });
   }
-  if (spec.kind === "gear") out.push(...spanItem(spec, how, old));
+  if (spec.kind === "gear" && isToothed(spec)) out.push(...spanItem(spec, how, old));
   for (const l of LOOKS[spec.kind] ?? []) out.push({ ...l, unit: "", expected: "yes" });
   return out;
 }
@@ -215,7 +242,7 @@ export function whatToCompare(spec: PartSpec, old: Readonly<Record<string, strin
  * The span that tells most of a new gear's teeth: module, pressure angle and shift at once. Not where flat
  * jaws do not reach it.
  */
-function spanItem(spec: GearSpec, how: Making, old: Readonly<Record<string, string>>): CompareItem[] {
+function spanItem(spec: ToothedSpec, how: Making, old: Readonly<Record<string, string>>): CompareItem[] {
   const form = gearForm(spec);
   if (form !== "spur" && form !== "helical") return [];
   const sold = soldGear(spec);
@@ -309,13 +336,14 @@ export function arrivalVerdict(items: readonly CompareItem[], found: Compared): 
       says: `It goes in after rework: ${rework.map((r) => r.note).join("; ")}.`,
       rework,
     };
-  const looked = items.filter((i) => i.tolerance === undefined && found[i.key] === undefined);
-  return {
-    items: verdicts,
-    suggests: "accept",
-    says: looked.length
-      ? `The figures are as they should be. Look at the rest: ${looked.map((i) => i.label).join(", ")}.`
-      : "It is the part.",
-    rework,
-  };
+  const unseen = items.filter((i) => i.tolerance === undefined && found[i.key] === undefined);
+  const names = unseen.map((i) => i.label).join(", ");
+  if (unseen.length && !items.some((i) => i.tolerance !== undefined))
+    return { items: verdicts, suggests: "compare", says: `Still to be looked at: ${names}.`, rework };
+  const says = unseen.length
+    ? `The figures are as they should be. Look at the rest: ${names}.`
+    : items.length
+      ? "It is the part."
+      : "Nothing is told of it to compare: hold it against the old one.";
+  return { items: verdicts, suggests: "accept", says, rework };
 }

@@ -66,7 +66,16 @@ export const basketInput = z.strictObject({
     )
     .default([]),
   /** what the shop has already, and what the customer pays for one of it */
-  shelf: z.array(z.strictObject({ ...pieces.shape, price: money.default(0) })).default([]),
+  shelf: z
+    .array(
+      z.strictObject({
+        ...pieces.shape,
+        price: money.default(0),
+        /** pieces that one of it holds: two where a pair lies under one number */
+        holds: z.int().min(1).default(1),
+      }),
+    )
+    .default([]),
   /**
    * what the customer pays on top of what is bought; with the shelf's prices it counts for the limit, not for
    * the cost

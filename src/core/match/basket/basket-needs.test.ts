@@ -173,3 +173,52 @@ describe("the needs of a job", () => {
     ]);
   });
 });
+
+describe("two gears that are sold together", () => {
+  const pair = cataloguePart.parse({
+    number: "BS-14-28",
+    name: "bevel pair",
+    spec: { kind: "gear", form: "bevel", teeth: 28, mateTeeth: 14, moduleMm: 1.5, soldAs: "pair" },
+  });
+  const bevel = (id: string, more: Partial<Place> = {}): Place =>
+    place(id, [[pair, "with-companions"]], more);
+  const bought = (places: readonly Place[], known: readonly CataloguePart[], stock = 0) => {
+    const all = known.map((p) => ({ ...p, stock: p.number === pair.number ? stock : 0 }));
+    const ground = basketGround(places, all, [offer("BS-14-28", 30), offer("SET", 40)], []);
+    return cheapestBasket({ ...ground.input, aim: "least cost" }, solve).basket;
+  };
+  it("are bought once, whether one of them or both go in", () => {
+    const both = bought([bevel("wheel", { mate: "pinion" }), bevel("pinion")], [pair]);
+    expect(both?.lines.map((l) => [l.part, l.packs])).toEqual([["BS-14-28", 1]]);
+    expect(both?.leftOver).toEqual([]);
+    const one = bought([bevel("wheel")], [pair]);
+    expect(one?.lines.map((l) => [l.part, l.packs])).toEqual([["BS-14-28", 1]]);
+    expect(one?.leftOver).toEqual([]);
+  });
+  it("are taken out of the drawer once", () => {
+    const both = bought([bevel("wheel", { mate: "pinion" }), bevel("pinion")], [pair], 1);
+    expect(both).toMatchObject({ lines: [], fromShelf: [{ part: "BS-14-28", qty: 1 }], cost: 0 });
+  });
+  it("come out of one kit that has a piece for each place", () => {
+    const [a, b] = [gear("A-28", 28), gear("A-14", 14)];
+    const set = cataloguePart.parse({
+      number: "SET",
+      name: "set",
+      spec: { kind: "kit" },
+      contains: [{ number: "A-28" }, { number: "A-14" }],
+    });
+    const inside = (piece: CataloguePart) => ({
+      part: set,
+      verdict: "drop-in" as const,
+      criteria: [],
+      inside: [
+        { number: piece.number, name: "", qty: 1, known: true, verdict: "drop-in" as const, criteria: [] },
+      ],
+    });
+    const places = [
+      { id: "wheel", name: "wheel", candidates: [inside(a)] },
+      { id: "pinion", name: "pinion", candidates: [inside(b)] },
+    ];
+    expect(bought(places, [a, b, set])?.lines.map((l) => [l.part, l.packs])).toEqual([["SET", 1]]);
+  });
+});

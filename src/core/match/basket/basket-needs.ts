@@ -1,5 +1,11 @@
-import type { Candidate } from "../candidates/rank";
-import type { CataloguePart, Supplier, SupplierOffer } from "../catalogue/catalogue-part";
+import { type Candidate, takenFrom } from "../candidates/rank";
+import {
+  type CataloguePart,
+  contentsOf,
+  isPair,
+  type Supplier,
+  type SupplierOffer,
+} from "../catalogue/catalogue-part";
 import type { BasketInput } from "./basket-input";
 import { dominated } from "./dominated";
 
@@ -41,19 +47,23 @@ const MOST_OPTIONS = 40;
 export const offerId = (o: Pick<SupplierOffer, "supplier" | "number" | "pack">): string =>
   `${o.supplier} · ${o.number}${o.pack > 1 ? ` · ${o.pack}` : ""}`;
 
-/** What could go into each place: what was chosen, else everything that fits for certain. */
-function fitting(place: Place): readonly CataloguePart[] {
+/**
+ * What could go into each place: what was chosen, else everything that fits for certain. Of a kit it is the
+ * piece that takes the old part's place, so that one kit serves every place that it has a piece for.
+ */
+function fitting(place: Place, known: ReadonlyMap<string, CataloguePart>): readonly CataloguePart[] {
   if (place.chosen) return [place.chosen];
-  return place.candidates
+  const fit = place.candidates
     .filter((c) => c.verdict === "drop-in" || c.verdict === "with-companions" || c.verdict === "with-rework")
-    .map((c) => c.part);
+    .map((c) => known.get(takenFrom(c)) ?? c.part);
+  return [...new Map(fit.map((p) => [p.number, p])).values()];
 }
 
 /** Numbers that fit a place in the same way: one that drops in is never left out for one that wants work. */
 const alike = (place: Place): string[][] => {
   if (place.chosen) return [[place.chosen.number]];
   return (["drop-in", "with-companions", "with-rework"] as const).map((v) =>
-    place.candidates.filter((c) => c.verdict === v).map((c) => c.part.number),
+    place.candidates.filter((c) => c.verdict === v).map((c) => takenFrom(c)),
   );
 };
 
@@ -75,7 +85,7 @@ export function basketGround(
   const left: { id: string; name: string; of: number; weighed: number }[] = [];
   const options = new Map(
     places.map((p) => {
-      const fit = fitting(p).filter((part) => !out.has(part.number));
+      const fit = fitting(p, parts).filter((part) => !out.has(part.number));
       if (fit.length > MOST_OPTIONS)
         left.push({ id: p.id, name: p.name, of: fit.length, weighed: MOST_OPTIONS });
       return [p.id, fit.slice(0, MOST_OPTIONS)];
@@ -118,6 +128,26 @@ export function basketGround(
       options: list.map((p) => optionOf(place.id, p, options, placed)),
     });
   }
+  const paired = needs.map((need) => {
+    const there = needs.find((n) => n.id === mateOf(places, need.id));
+    const options = need.options.map((o) => {
+      const part = parts.get(o.part);
+      if (!part || !isPair(part)) return o;
+      // the other of the pair goes in as well: into its own place, or beside
+      return there?.options.some((x) => x.part === o.part)
+        ? {
+            ...o,
+            without: [
+              ...new Set([
+                ...o.without,
+                ...there.options.flatMap((x) => (x.part === o.part ? [] : [x.part])),
+              ]),
+            ],
+          }
+        : { ...o, with: [...o.with, { part: o.part, qty: 1 }] };
+    });
+    return { ...need, options };
+  });
   const wanted = new Set(
     needs.flatMap((n) => n.options.flatMap((o) => [o.part, ...o.with.map((w) => w.part)])),
   );
@@ -127,7 +157,7 @@ export function basketGround(
     open,
     cut: left,
     input: {
-      needs,
+      needs: paired,
       offers: offers
         .filter((o) => sold.has(o.number))
         .map((o) => ({
@@ -140,10 +170,18 @@ export function basketGround(
           minPacks: o.minPacks,
           leadDays: o.leadDays,
         })),
-      kits: kits.map((k) => ({
-        number: k.number,
-        contains: k.contains.map((c) => ({ part: c.number, qty: c.qty })),
-      })),
+      kits: [
+        ...kits.map((k) => ({
+          number: k.number,
+          contains: k.contains.map((c) => ({ part: c.number, qty: c.qty })),
+        })),
+        ...known
+          .filter((p) => wanted.has(p.number) && isPair(p))
+          .map((p) => ({
+            number: p.number,
+            contains: contentsOf(p).map((c) => ({ part: c.number, qty: c.qty })),
+          })),
+      ],
       suppliers: suppliers.map((s) => ({
         name: s.name,
         shipping: s.shipping,
@@ -151,12 +189,18 @@ export function basketGround(
         minimumOrder: s.minimumOrder,
       })),
       shelf: [...wanted].flatMap((n) => {
-        const stock = parts.get(n)?.stock ?? 0;
-        return stock > 0 ? [{ part: n, qty: stock, price: parts.get(n)?.price ?? 0 }] : [];
+        const part = parts.get(n);
+        return part && part.stock > 0
+          ? [{ part: n, qty: part.stock, price: part.price, holds: isPair(part) ? 2 : 1 }]
+          : [];
       }),
     },
   };
 }
+
+/** The place whose gear runs with this one's, whichever of the two says so. */
+const mateOf = (places: readonly Place[], id: string): string | undefined =>
+  places.find((p) => p.id === id)?.mate ?? places.find((p) => p.mate === id)?.id;
 
 function optionOf(
   place: string,

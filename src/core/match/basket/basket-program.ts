@@ -197,7 +197,7 @@ export function basketProgram(input: BasketInput, bounds: BasketBounds): Program
   for (const [i, s] of input.shelf.entries())
     if (d.balance.has(s.part)) {
       d.unknown(shelfName(i), s.qty);
-      d.gives(s.part, 1, shelfName(i));
+      d.gives(s.part, s.holds, shelfName(i));
     }
   for (const terms of d.balance.values()) d.atLeast(0, ...terms);
   if (Number.isFinite(bounds.limit)) d.atMost(bounds.limit, ...paid(d, input));

@@ -232,10 +232,14 @@ function basketOf(input: BasketInput, found: ReadonlyMap<string, number>): Baske
   const fromShelf = input.shelf
     .map((s, i) => ({
       part: s.part,
-      qty: Math.min(found.get(shelfName(i)) ?? 0, Math.max(0, -(open.get(s.part) ?? 0))),
+      qty: Math.min(found.get(shelfName(i)) ?? 0, Math.ceil(Math.max(0, -(open.get(s.part) ?? 0)) / s.holds)),
+      holds: s.holds,
     }))
-    .filter((s) => s.qty > 0);
-  for (const s of fromShelf) add(s.part, s.qty);
+    .filter((s) => s.qty > 0)
+    .map(({ holds, ...taken }) => {
+      add(taken.part, taken.qty * holds);
+      return taken;
+    });
   const shipping = suppliersOf(bought.map((l) => l.offer)).map((name) => {
     const s = input.suppliers.find((x) => x.name === name);
     const sum = bought

@@ -1,5 +1,5 @@
 import { type Measured, type MeasuredInput, measured } from "../../quantity/measured";
-import { type Criterion, type CriterionVerdict, criterion } from "./verdict";
+import { type Criterion, type CriterionVerdict, criterion, unknownCriterion } from "./verdict";
 
 /** What is said of a figure that differs for certain. */
 export type Otherwise = (offered: number, wanted: number) => readonly [CriterionVerdict, string];
@@ -48,8 +48,8 @@ export function compared(
     reading === undefined
       ? "not measured"
       : `${round(reading.value)}${unit}${typeof wanted === "object" ? ` ±\u00a0${round(SPREADS * reading.u)}` : ""}`;
-  const said = (verdict: CriterionVerdict, says: string): Criterion =>
-    criterion(
+  const said = (verdict: CriterionVerdict, says: string, make = criterion): Criterion =>
+    make(
       how.name,
       shown,
       offered === undefined ? "not told" : `${round(offered)}${unit}`,
@@ -57,8 +57,9 @@ export function compared(
       verdict,
       says,
     );
-  if (!reading) return said("settle", `${how.ask} to settle it`);
-  if (offered === undefined) return said("settle", how.unknownSays ?? `ask the seller for the ${how.name}`);
+  if (!reading) return said("settle", `${how.ask} to settle it`, unknownCriterion);
+  if (offered === undefined)
+    return said("settle", how.unknownSays ?? `ask the seller for the ${how.name}`, unknownCriterion);
   const off = Math.abs(offered - reading.value);
   const slack = SPREADS * reading.u;
   if (off <= how.tolerance + ROUNDING) {
@@ -76,7 +77,7 @@ export function compared(
 
 /**
  * Another material is never refused: whether it stands the lubricant, the heat and the speed is to be settled,
- * and so is one that the catalogue does not tell. Null where nobody said what the old one is of.
+ * and so is one that nobody told. Null where neither is known.
  *
  * @param ask what settles it
  */
@@ -85,13 +86,39 @@ export function materialCriterion(
   offered: string | undefined,
   ask: string,
 ): Criterion | null {
-  if (!wanted) return null;
-  const said = (verdict: CriterionVerdict, says: string): Criterion =>
-    criterion("material", wanted, offered ?? "not told", "–", verdict, says);
-  if (!offered) return said("settle", `ask the seller what it is of: ${wanted} before`);
+  if (!wanted && !offered) return null;
+  const said = (verdict: CriterionVerdict, says: string, make = criterion): Criterion =>
+    make("material", wanted ?? "not noted", offered ?? "not told", "–", verdict, says);
+  if (!offered) return said("settle", `ask the seller what it is of: ${wanted} before`, unknownCriterion);
+  if (!wanted)
+    return said("settle", `nobody said what the old one is of; this one is of ${offered}`, unknownCriterion);
   return sameMaterial(wanted, offered)
     ? said("same", "as it was")
     : said("settle", `${offered} instead of ${wanted}: ${ask}`);
 }
 
 const sameMaterial = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
+
+/**
+ * What is told in a word must be the same word; where one of the two is not known it is settled by looking.
+ *
+ * @param alike whether both words mean the same; left out: they are the same
+ */
+export function toldAlike<T extends string>(
+  name: string,
+  wanted: T | undefined,
+  offered: T | undefined,
+  says: { readonly same: string; readonly other: string; readonly look: string },
+  alike = wanted === offered,
+  otherwise: CriterionVerdict = "no",
+): Criterion {
+  const known = wanted !== undefined && offered !== undefined;
+  return (known ? criterion : unknownCriterion)(
+    name,
+    wanted ?? "not noted",
+    offered ?? "not told",
+    "exact",
+    known ? (alike ? "same" : otherwise) : "settle",
+    known ? (alike ? says.same : says.other) : says.look,
+  );
+}

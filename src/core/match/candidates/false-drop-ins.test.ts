@@ -1,9 +1,13 @@
 import { describe, expect, it } from "vitest";
-import type { PartSpec, RingSpec } from "../catalogue/part-spec";
+import { cataloguePart } from "../catalogue/catalogue-part";
+import type { GearSpec, PartSpec, RingSpec, ToothedSpec } from "../catalogue/part-spec";
+import { gearVerdict } from "./gear-verdict";
+import { rankCandidates } from "./rank";
 import { ringVerdict, type WantedRing } from "./ring-verdict";
 import { sizesVerdict, type WantedSizes } from "./sizes-verdict";
 import { toothMaterial } from "./tooth-material";
 import { wholeVerdict } from "./verdict";
+import type { WantedGear } from "./wanted-gear";
 
 const ring = (wanted: Partial<WantedRing>, offered: Partial<RingSpec>) =>
   wholeVerdict(
@@ -66,5 +70,229 @@ describe("what is of the same size and does not simply drop in", () => {
         { kind: "brush", lengthMm: 15, widthMm: 6.4, thicknessMm: 6.3 },
       ),
     ).toBe("drop-in");
+  });
+});
+
+describe("bevels", () => {
+  const straight: ToothedSpec = {
+    kind: "gear",
+    form: "bevel",
+    bevelTeeth: "straight",
+    teeth: 14,
+    moduleMm: 1.5,
+    pressureAngleDeg: 20,
+    helixAngleDeg: 0,
+    mateTeeth: 28,
+    mountingMm: 24,
+    boreMm: 6,
+    faceWidthMm: 8,
+  };
+  const wanted: WantedGear = { ...straight, profileShift: 0, mate: { teeth: 28 } };
+  const offered = (more: Partial<GearSpec>, w: Partial<WantedGear> = {}) =>
+    wholeVerdict(gearVerdict({ ...wanted, ...w }, { ...straight, ...more }, []));
+  it("drop in only for the mate that they are cut for, at the old mounting distance", () => {
+    expect(offered({})).toBe("drop-in");
+    expect(offered({ mateTeeth: 35 })).toBe("no");
+    expect(offered({ mateTeeth: undefined })).toBe("possible");
+    expect(offered({}, { mate: undefined })).toBe("possible");
+    expect(offered({ mountingMm: 23.4 })).toBe("with-rework");
+    expect(offered({ mountingMm: 25 })).toBe("possible");
+    expect(offered({ mountingMm: undefined })).toBe("possible");
+  });
+  it("a pair takes the mate out, and curved teeth do not run with a stranger", () => {
+    expect(offered({ soldAs: "pair" })).toBe("with-companions");
+    const spiral = { bevelTeeth: "spiral", hand: "left" } as const;
+    expect(offered({ ...spiral, soldAs: "one" }, spiral)).toBe("possible");
+    expect(offered({ ...spiral, soldAs: "pair" }, spiral)).toBe("with-companions");
+  });
+  it("of a pair under one number the other gear is compared too", () => {
+    const pair = cataloguePart.parse({
+      number: "BS-14-28",
+      name: "bevel pair",
+      spec: { ...straight, teeth: 28, mateTeeth: 14, soldAs: "pair" },
+    });
+    const pinion: WantedGear = {
+      ...wanted,
+      boreMm: undefined,
+      faceWidthMm: undefined,
+      mountingMm: undefined,
+    };
+    const [found] = rankCandidates({ kind: "gear", gear: pinion }, [pair]);
+    expect(found?.criteria.find((c) => c.criterion === "teeth")?.verdict).toBe("same");
+    expect(found?.criteria.find((c) => c.criterion === "cut for a mate of")?.verdict).toBe("same");
+  });
+});
+
+describe("a gear whose teeth are right and whose body is another", () => {
+  const spur: ToothedSpec = {
+    kind: "gear",
+    teeth: 30,
+    moduleMm: 1,
+    pressureAngleDeg: 20,
+    helixAngleDeg: 0,
+    profileShift: 0,
+    boreMm: 8,
+    boreForm: "D",
+    acrossMm: 7,
+    faceWidthMm: 10,
+    hub: "one side",
+    hubMm: 16,
+    overallMm: 18,
+    offsetMm: 8,
+    secondTeeth: 12,
+    secondModuleMm: 1,
+    heat: "case-hardened",
+    material: "steel",
+  };
+  const wanted: WantedGear = { ...spur, profileShift: 0 };
+  const offered = (more: Partial<GearSpec>, w: Partial<WantedGear> = {}) =>
+    wholeVerdict(gearVerdict({ ...wanted, ...w }, { ...spur, ...more }, []));
+  it("drops in when all of it is the same", () => expect(offered({})).toBe("drop-in"));
+  it.each<[string, Partial<GearSpec>, string]>([
+    ["a D bore that is smaller is not reamed", { boreMm: 7.5 }, "no"],
+    ["a flat that stands elsewhere does not drive", { acrossMm: 7.4 }, "no"],
+    ["no hub where one held the pin", { hub: "none" }, "possible"],
+    ["a thinner hub", { hubMm: 13 }, "possible"],
+    ["a thicker hub is turned down", { hubMm: 18 }, "with-rework"],
+    ["a hub that is longer", { overallMm: 20 }, "with-rework"],
+    ["teeth that stand elsewhere along the shaft", { offsetMm: 5 }, "possible"],
+    ["teeth that pass their mate by", { offsetMm: 19 }, "no"],
+    ["another second rim", { secondTeeth: 13 }, "no"],
+    ["no second rim told", { secondTeeth: undefined, secondModuleMm: undefined }, "possible"],
+    ["a second rim of another size", { secondModuleMm: 0.8 }, "no"],
+    ["teeth that are not hardened", { heat: "not hardened" }, "possible"],
+    ["a material that is not told", { material: undefined }, "possible"],
+  ])("%s", (_, more, verdict) => expect(offered(more)).toBe(verdict));
+  it.each<[string, Partial<WantedGear>]>([
+    ["a hub that nobody looked at", { hub: undefined }],
+    ["a material that nobody said", { material: undefined }],
+    ["a press fit, whose hundredths no caliper tells", { pressed: true }],
+  ])("%s is asked about", (_, w) => expect(offered({}, w)).toBe("possible"));
+  it("a round bore is reamed, a pressed one is not", () => {
+    const round = { boreForm: "round", acrossMm: undefined } as const;
+    const bore = (w: Partial<WantedGear>) =>
+      gearVerdict({ ...wanted, ...round, ...w }, { ...spur, ...round, boreMm: 7.5 }, []).find(
+        (c) => c.criterion === "bore",
+      );
+    expect(bore({})?.says).toBe("ream the bore from 7.5 to 8 mm");
+    expect(bore({ pressed: true })).toMatchObject({
+      verdict: "rework",
+      says: expect.stringMatching(/press fit .* no reamer/),
+    });
+  });
+});
+
+describe("what is printed, not measured", () => {
+  it("another play or cage inside a bearing is asked about", () => {
+    expect(ring({ closure: "2RS", clearance: "C3" }, { closure: "2RS", clearance: "CN" })).toBe("possible");
+    expect(ring({ closure: "2RS" }, { closure: "2RS", clearance: "C3" })).toBe("possible");
+    expect(ring({ closure: "2RS", cage: "brass" }, { closure: "2RS", cage: "plastic" })).toBe("possible");
+    expect(ring({}, { closure: "2RS" })).toBe("possible");
+  });
+  it("touching seals are refused at a speed that burns their lips", () => {
+    expect(ring({ closure: "2Z", rpm: 28_000 }, { closure: "2RS" })).toBe("no");
+    expect(ring({ closure: "2Z", rpm: 3000 }, { closure: "2RS" })).toBe("drop-in");
+  });
+  it.each<[string, WantedSizes, PartSpec, string]>([
+    [
+      "a brush of another grade",
+      { kind: "brush", sizes: { lengthMm: 15, widthMm: 6, thicknessMm: 6 }, seen: { grade: "E43" } },
+      { kind: "brush", lengthMm: 15, widthMm: 6, thicknessMm: 6, grade: "M9" },
+      "possible",
+    ],
+    [
+      "a fuse for more current",
+      { kind: "fuse", sizes: {}, seen: { amps: "3.15 A", volts: "250 V", speed: "T" } },
+      { kind: "fuse", amps: 5, volts: 250, speed: "T" },
+      "no",
+    ],
+    [
+      "a quick fuse for a slow one",
+      { kind: "fuse", sizes: {}, seen: { amps: "3.15", volts: "250", speed: "T" } },
+      { kind: "fuse", amps: 3.15, volts: 250, speed: "F" },
+      "no",
+    ],
+    [
+      "a cut-off that opens later",
+      { kind: "thermal-cut-off", sizes: {}, seen: { celsius: "121 °C", amps: "10", volts: "250" } },
+      { kind: "thermal-cut-off", celsius: 152, amps: 10, volts: 250 },
+      "no",
+    ],
+    [
+      "a cut-off that closes by itself",
+      {
+        kind: "thermal-cut-off",
+        sizes: {},
+        seen: { celsius: "121", amps: "10", volts: "250", resets: "never" },
+      },
+      { kind: "thermal-cut-off", celsius: 121, amps: 10, volts: 250, resets: "by itself" },
+      "no",
+    ],
+    [
+      "a capacitor of twice the capacitance",
+      { kind: "capacitor", sizes: {}, seen: { microfarads: "0.1 µF", volts: "275" } },
+      { kind: "capacitor", microfarads: 0.22, volts: 275 },
+      "no",
+    ],
+    [
+      "a capacitor of another class",
+      { kind: "capacitor", sizes: {}, seen: { microfarads: "0.1", volts: "275", class: "X1" } },
+      { kind: "capacitor", microfarads: 0.1, volts: 275, class: "X2" },
+      "possible",
+    ],
+    [
+      "a heater for half the voltage",
+      { kind: "heater", sizes: {}, seen: { volts: "230 V", watts: "800 W" } },
+      { kind: "heater", volts: 115, watts: 800 },
+      "no",
+    ],
+    [
+      "a board of another revision",
+      { kind: "board", sizes: {}, seen: { marking: "PL-22", revision: "B" } },
+      { kind: "board", marking: "PL-22", revision: "C" },
+      "possible",
+    ],
+    [
+      "a switch whose form nobody looked at",
+      { kind: "switch", sizes: { poles: 2 }, seen: { volts: "250", amps: "16" } },
+      { kind: "switch", volts: 250, amps: 16, poles: 2, form: "rocker" },
+      "possible",
+    ],
+  ])("%s", (_, w, p, verdict) => expect(sizes(w, p)).toBe(verdict));
+  it("a heater within a tenth is the same", () => {
+    expect(
+      sizes(
+        { kind: "heater", sizes: {}, seen: { volts: "230", watts: "800" } },
+        { kind: "heater", volts: 240, watts: 850 },
+      ),
+    ).toBe("drop-in");
+  });
+});
+
+describe("one number", () => {
+  const wheel = cataloguePart.parse({
+    number: "W-2210",
+    name: "wheel",
+    spec: { kind: "gear", teeth: 30, moduleMm: 1, boreMm: 8, faceWidthMm: 10, material: "POM" },
+  });
+  const gear: WantedGear = {
+    teeth: 30,
+    moduleMm: 1,
+    pressureAngleDeg: 20,
+    helixAngleDeg: 0,
+    profileShift: 0,
+  };
+  it("stands for what was not measured, and not for what was found to be otherwise", () => {
+    expect(rankCandidates({ kind: "gear", gear }, [wheel])[0]?.verdict).toBe("possible");
+    expect(rankCandidates({ kind: "gear", gear, number: "w 2210" }, [wheel])[0]?.verdict).toBe("drop-in");
+    expect(
+      rankCandidates({ kind: "gear", gear: { ...gear, boreMm: 6 }, number: "W-2210" }, [wheel])[0]?.verdict,
+    ).toBe("no");
+  });
+  it("finds a gear whose tooth nobody measured", () => {
+    const untold = cataloguePart.parse({ number: "W-9", name: "wheel", spec: { kind: "gear" } });
+    const found = rankCandidates({ kind: "gear", gear, number: "W-9" }, [untold])[0];
+    expect(found?.verdict).toBe("drop-in");
+    expect(found?.criteria.find((c) => c.criterion === "tooth")?.offered).toBe("not told");
   });
 });

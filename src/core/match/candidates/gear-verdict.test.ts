@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import type { GearSpec } from "../catalogue/part-spec";
+import type { GearSpec, ToothedSpec } from "../catalogue/part-spec";
 import { gearVerdict } from "./gear-verdict";
 import type { CompanionGear } from "./mesh";
 import { type Criterion, type CriterionVerdict, criterion, wholeVerdict } from "./verdict";
@@ -19,8 +19,8 @@ const wheel = {
   material: "PA",
 } as const;
 const wanted: WantedGear = { ...wheel, mate: { teeth: 9 } };
-const offered: GearSpec = { kind: "gear", ...wheel };
-const pinion = (teeth: number, more: Partial<GearSpec> = {}): CompanionGear => ({
+const offered: ToothedSpec = { kind: "gear", ...wheel };
+const pinion = (teeth: number, more: Partial<ToothedSpec> = {}): CompanionGear => ({
   number: `P-${teeth}`,
   spec: { ...offered, teeth, hand: "left", boreMm: 6, ...more },
 });
@@ -142,7 +142,7 @@ describe("a gear against the gear that is wanted", () => {
 });
 
 describe("worms and their wheels", () => {
-  const worm: GearSpec = {
+  const worm: ToothedSpec = {
     ...offered,
     form: "worm",
     teeth: 1,
@@ -154,7 +154,7 @@ describe("worms and their wheels", () => {
     faceWidthMm: 30,
     material: "steel",
   };
-  const wheelSpec: GearSpec = {
+  const wheelSpec: ToothedSpec = {
     ...offered,
     form: "worm-wheel",
     teeth: 40,
@@ -186,7 +186,10 @@ describe("worms and their wheels", () => {
       verdict: "no",
       says: expect.stringMatching(/another lead/),
     });
-    const sold = (more: Partial<GearSpec>): CompanionGear => ({ number: "W-1", spec: { ...worm, ...more } });
+    const sold = (more: Partial<ToothedSpec>): CompanionGear => ({
+      number: "W-1",
+      spec: { ...worm, ...more },
+    });
     const forty1: GearSpec = { ...wheelSpec, teeth: 41 };
     for (const more of [{ moduleMm: 1.25 }, { hand: "left" as const }, { wormDiameterMm: 16 }])
       expect(whole(wantedWheel, forty1, [sold(more)])).toBe("no");
@@ -195,17 +198,22 @@ describe("worms and their wheels", () => {
 
 describe("bevels", () => {
   it("run only with teeth that run alike, and spiral ones of their hand", () => {
-    const bevel: GearSpec = {
+    const bevel: ToothedSpec = {
       ...offered,
       form: "bevel",
       teeth: 16,
       helixAngleDeg: 0,
       bevelTeeth: "spiral",
       hand: "left",
+      mateTeeth: 32,
+      mountingMm: 28,
+      soldAs: "pair",
     };
-    const w: WantedGear = { ...bevel, profileShift: 0, mate: undefined };
+    const w: WantedGear = { ...bevel, profileShift: 0, mate: { teeth: 32 } };
     const whole = (o: Partial<GearSpec>) => wholeVerdict(gearVerdict(w, { ...bevel, ...o }, []));
-    expect(whole({})).toBe("drop-in");
+    expect(whole({})).toBe("with-companions");
+    // curved teeth are lapped with their mate
+    expect(whole({ soldAs: "one" })).toBe("possible");
     expect(whole({ bevelTeeth: "straight" })).toBe("no");
     expect(whole({ hand: "right" })).toBe("no");
     expect(whole({ bevelTeeth: undefined })).toBe("possible");
@@ -214,7 +222,7 @@ describe("bevels", () => {
 
 describe("pulleys", () => {
   it("are told apart by the belt they are made for, also at one pitch", () => {
-    const pulley: GearSpec = {
+    const pulley: ToothedSpec = {
       ...offered,
       form: "pulley",
       teeth: 20,

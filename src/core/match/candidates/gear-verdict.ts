@@ -1,12 +1,13 @@
 import { CALIPER_U_MM } from "../../quantity/caliper";
 import { type MeasuredInput, measured } from "../../quantity/measured";
 import { degrees, radians } from "../../quantity/units";
-import type { GearSpec } from "../catalogue/catalogue-part";
-import { gearForm } from "../catalogue/part-spec";
-import { compared } from "./compared";
+import { type GearSpec, gearForm, isToothed, type ToothedSpec } from "../catalogue/part-spec";
+import { bevelCriteria } from "./bevel-criteria";
+import { compared, toldAlike } from "./compared";
+import { bodyCriteria } from "./gear-body";
+import { handCriterion } from "./hand";
 import { type CompanionGear, meshCriteria } from "./mesh";
-import { toothMaterial } from "./tooth-material";
-import { type Criterion, criterion } from "./verdict";
+import { type Criterion, criterion, unknownCriterion } from "./verdict";
 import type { WantedGear } from "./wanted-gear";
 
 /**
@@ -14,12 +15,19 @@ import type { WantedGear } from "./wanted-gear";
  *
  * Form, teeth, module, pressure angle, helix, hand and shift decide whether it meshes at all (ISO 21771); of
  * a worm its diameter, of a pulley its profile; see {@link meshCriteria} for tooth counts and centre
- * distance. Face and bore can be made to fit: wider is faced off, a smaller bore
- * reamed.
+ * distance, {@link bodyCriteria} for what it sits and is driven by.
  *
  * @param companions the gears that are sold with it
  */
 export function gearVerdict(
+  wanted: WantedGear,
+  offered: GearSpec,
+  companions: readonly CompanionGear[],
+): Criterion[] {
+  return [...toothCriteria(wanted, offered, companions), ...bodyCriteria(wanted, offered)];
+}
+
+function toothCriteria(
   wanted: WantedGear,
   offered: GearSpec,
   companions: readonly CompanionGear[],
@@ -37,6 +45,7 @@ export function gearVerdict(
         `a ${gearForm(offered)} gear does not run where a ${wanted.form} one did`,
       ),
     );
+  if (!isToothed(offered)) return [...out, untoldTooth(wanted, offered)];
   out.push(...meshCriteria(wanted, offered, companions));
   const belted = form === "pulley" || form === "sprocket";
   out.push(sizeCriterion(wanted, offered, belted));
@@ -51,16 +60,26 @@ export function gearVerdict(
   }
   if (belted && (wanted.profile || offered.profile))
     out.push(profileCriterion(wanted.profile, offered.profile));
-  out.push(faceCriterion(wanted, offered), boreCriterion(wanted, offered));
-  if (wanted.boreForm || offered.boreForm) out.push(boreFormCriterion(wanted.boreForm, offered.boreForm));
-  const material = toothMaterial(wanted.material, offered.material);
-  return material ? [...out, material] : out;
+  return out;
 }
+
+/** Nobody measured the tooth that is sold: its number alone says what it is. */
+const untoldTooth = (wanted: WantedGear, offered: GearSpec): Criterion =>
+  unknownCriterion(
+    "tooth",
+    `${Math.round(value(wanted.teeth))} teeth, module ${round(value(wanted.moduleMm))}`,
+    offered.teeth === undefined ? "not told" : `${offered.teeth} teeth, module not told`,
+    "exact",
+    offered.teeth !== undefined && offered.teeth !== Math.round(value(wanted.teeth)) ? "no" : "settle",
+    offered.teeth !== undefined && offered.teeth !== Math.round(value(wanted.teeth))
+      ? `${offered.teeth} teeth instead of ${Math.round(value(wanted.teeth))}`
+      : "the catalogue has its number and no tooth: ask the seller for teeth and module",
+  );
 
 const value = (x: MeasuredInput): number => measured(x, 0).value;
 const round = (x: number): string => String(Number(x.toFixed(3)));
 
-function sizeCriterion(wanted: WantedGear, offered: GearSpec, belted: boolean): Criterion {
+function sizeCriterion(wanted: WantedGear, offered: ToothedSpec, belted: boolean): Criterion {
   const moduleMm = value(wanted.moduleMm);
   return compared(wanted.moduleMm, offered.moduleMm, {
     name: "module",
@@ -148,15 +167,15 @@ function shiftCriterion(wanted: WantedGear, offered: GearSpec): Criterion {
  */
 function wormCriteria(form: "worm" | "worm-wheel", wanted: WantedGear, offered: GearSpec): Criterion[] {
   const diameter = compared(wanted.wormDiameterMm, offered.wormDiameterMm, {
-    name: "worm diameter",
+    name: "worm reference diameter",
     unit: "mm",
     tolerance: 0.1,
     instrumentU: CALIPER_U_MM,
     ask: "measure the worm over its threads",
     unknownSays:
       form === "worm"
-        ? "ask the seller for its outside diameter"
-        : "ask the seller for which worm it is cut: its diameter",
+        ? "ask the seller for its outside diameter: less two modules it is its reference diameter"
+        : "ask the seller for which worm it is cut: its outside diameter, less two modules",
     sameSays: "the threads lie at the same lead",
     otherwise: () => [
       "no",
@@ -179,7 +198,11 @@ function leadCriterion(wanted: WantedGear, offered: GearSpec): Criterion {
   const lead =
     value(wanted.helixAngleDeg) ||
     (starts && worm ? degrees(Math.atan((value(wanted.moduleMm) * starts) / worm)) : undefined);
-  return compared(lead, offered.helixAngleDeg || undefined, {
+  const made = offered.mateTeeth && offered.wormDiameterMm && offered.moduleMm;
+  const offeredLead =
+    offered.helixAngleDeg ||
+    (made ? degrees(Math.atan((offered.moduleMm * offered.mateTeeth) / offered.wormDiameterMm)) : undefined);
+  return compared(lead, offeredLead, {
     name: "lead angle",
     unit: "°",
     tolerance: 0.5,
@@ -191,42 +214,6 @@ function leadCriterion(wanted: WantedGear, offered: GearSpec): Criterion {
   });
 }
 
-/**
- * What is told in a word must be the same word; where one of the two is not known it is settled by looking.
- */
-function toldAlike<T extends string>(
-  name: string,
-  wanted: T | undefined,
-  offered: T | undefined,
-  says: { readonly same: string; readonly other: string; readonly look: string },
-  alike = wanted === offered,
-): Criterion {
-  const known = wanted !== undefined && offered !== undefined;
-  const verdict = known ? (alike ? "same" : "no") : "settle";
-  return criterion(
-    name,
-    wanted ?? "not noted",
-    offered ?? "not told",
-    "exact",
-    verdict,
-    known ? (alike ? says.same : says.other) : says.look,
-  );
-}
-
-/**
- * Straight, spiral and Zerol teeth do not run with one another, and a spiral one only with its hand; any of
- * them belongs to its set.
- */
-function bevelCriteria(wanted: WantedGear, offered: GearSpec): Criterion[] {
-  const [was, is] = [wanted.bevelTeeth, offered.bevelTeeth];
-  const teeth = toldAlike("bevel teeth", was, is, {
-    same: "its teeth run as they did",
-    other: `${is} teeth do not run with ${was} ones`,
-    look: "look how its teeth run to settle it",
-  });
-  return [teeth, ...(was === "spiral" || is === "spiral" ? [handCriterion(wanted.hand, offered.hand)] : [])];
-}
-
 function profileCriterion(wanted: string | undefined, offered: string | undefined): Criterion {
   const bare = (s: string | undefined): string | undefined => s?.toUpperCase().replace(/[\s-]/g, "");
   const says = {
@@ -236,51 +223,3 @@ function profileCriterion(wanted: string | undefined, offered: string | undefine
   };
   return toldAlike("belt profile", wanted, offered, says, bare(wanted) === bare(offered));
 }
-
-function faceCriterion(wanted: WantedGear, offered: GearSpec): Criterion {
-  return compared(wanted.faceWidthMm, offered.faceWidthMm, {
-    name: "face width",
-    unit: "mm",
-    tolerance: 0.2,
-    instrumentU: CALIPER_U_MM,
-    ask: "measure the face width",
-    otherwise: (o, w) => {
-      if (o > w) return ["rework", `face ${round(o - w)} mm off, or check that there is room`];
-      const less = Math.round((1 - o / w) * 100);
-      return less <= 10
-        ? ["fits", `a little narrower: its teeth carry ${less} % less`]
-        : [
-            "settle",
-            `narrower by ${round(w - o)} mm: its teeth carry ${less} % less. Did the old one fail by overload? Then it is too weak`,
-          ];
-    },
-  });
-}
-
-function boreCriterion(wanted: WantedGear, offered: GearSpec): Criterion {
-  return compared(wanted.boreMm, offered.boreMm, {
-    name: "bore",
-    unit: "mm",
-    tolerance: 0.03,
-    instrumentU: CALIPER_U_MM,
-    ask: "measure the bore",
-    otherwise: (o, w) =>
-      o < w
-        ? ["rework", `ream the bore from ${round(o)} to ${round(w)} mm`]
-        : ["no", "the bore is too wide for the shaft"],
-  });
-}
-
-const boreFormCriterion = (wanted: string | undefined, offered: string | undefined): Criterion =>
-  toldAlike("bore form", wanted, offered, {
-    same: "it drives as before",
-    other: "it cannot be driven by this shaft",
-    look: "look at the bore to settle it",
-  });
-
-const handCriterion = (wanted: WantedGear["hand"], offered: WantedGear["hand"]): Criterion =>
-  toldAlike("hand", wanted, offered, {
-    same: "leans as its mate asks for",
-    other: "the wrong hand does not mesh with what it ran with",
-    look: "look which way the teeth lean to settle it",
-  });

@@ -2,15 +2,14 @@ import { pairOf } from "../../gear/pair";
 import type { PairGear } from "../../gear/pair-gear";
 import { CALIPER_U_MM } from "../../quantity/caliper";
 import { type MeasuredInput, measured } from "../../quantity/measured";
-import type { GearSpec } from "../catalogue/catalogue-part";
-import { gearForm, soldGear } from "../catalogue/part-spec";
+import { gearForm, soldGear, type ToothedSpec } from "../catalogue/part-spec";
 import { type Criterion, criterion } from "./verdict";
 import type { WantedGear, WantedMate } from "./wanted-gear";
 
 /** A gear that is bought with another. */
 export interface CompanionGear {
   readonly number: string;
-  readonly spec: GearSpec;
+  readonly spec: ToothedSpec;
 }
 
 /** A reading may be off by so many of its spreads and still be meant. */
@@ -74,7 +73,7 @@ const ON_CENTRES = ["spur", "helical", "internal", "worm-wheel"];
  * way as the ring, outside the other; a worm and its wheel lean the same way, and the wheel is cut for one
  * diameter of worm.
  */
-function whyNotMeshing(a: GearSpec, b: GearSpec): string[] {
+function whyNotMeshing(a: ToothedSpec, b: ToothedSpec): string[] {
   const forms = [gearForm(a), gearForm(b)];
   if (forms.includes("worm-wheel") || forms.includes("worm")) return whyNoWormPair(a, b);
   const inside = gearForm(a) === "internal" || gearForm(b) === "internal";
@@ -91,7 +90,7 @@ function whyNotMeshing(a: GearSpec, b: GearSpec): string[] {
     .map((v) => v.says);
 }
 
-function whyNoWormPair(a: GearSpec, b: GearSpec): string[] {
+function whyNoWormPair(a: ToothedSpec, b: ToothedSpec): string[] {
   const [worm, wheel] = gearForm(a) === "worm" ? [a, b] : [b, a];
   if (gearForm(worm) !== "worm" || gearForm(wheel) !== "worm-wheel")
     return [`a ${gearForm(worm)} gear does not run with a ${gearForm(wheel)}`];
@@ -127,7 +126,7 @@ function whyNoWormPair(a: GearSpec, b: GearSpec): string[] {
  */
 export function meshCriteria(
   wanted: WantedGear,
-  offered: GearSpec,
+  offered: ToothedSpec,
   companions: readonly CompanionGear[],
 ): Criterion[] {
   const { mate } = wanted;
@@ -189,11 +188,11 @@ export function meshCriteria(
   const was = seen?.value ?? reckoned;
   const stays: Other = { ...oldMate, teeth: mate.willBe ?? mate.teeth };
   // a shift that is not told is looked at by itself; here it is taken to be as it was
-  const asSold = (g: GearSpec): PairGear => ({
+  const asSold = (g: ToothedSpec): PairGear => ({
     ...g,
     profileShift: g.profileShift ?? (g.teeth === own.teeth ? own.profileShift : 0),
   });
-  const off = (gear: GearSpec, other: Other): number => {
+  const off = (gear: ToothedSpec, other: Other): number => {
     const would = centreOf(form, asSold(gear), other, known);
     // the same numbers sit as the old ones did, whatever the caliper made of the distance
     return Math.abs(would - reckoned) < 1e-6 ? 0 : would - was;

@@ -4,6 +4,7 @@ import { BEVEL_TEETH, GEAR_KINDS } from "../../gear/gear-kind";
 import { measuredInput } from "../../quantity/measured";
 import { renamed } from "../../renamed";
 import { cataloguePart } from "../catalogue/catalogue-part";
+import { CAGES, CLEARANCES, HEAT_TREATMENTS, HUB_SIDES } from "../catalogue/part-spec";
 import { SOLD_KINDS } from "../catalogue/spec-fields";
 import { rankCandidates } from "./rank";
 import { type PartVerdict, VERDICT_SAYS } from "./verdict";
@@ -35,6 +36,17 @@ const input = z.strictObject({
           faceWidthMm: measuredInput.optional(),
           boreMm: measuredInput.optional(),
           boreForm: text.optional(),
+          pressed: z.boolean().optional(),
+          acrossMm: measuredInput.optional(),
+          keyMm: measuredInput.optional(),
+          hub: z.enum(HUB_SIDES).optional(),
+          hubMm: measuredInput.optional(),
+          overallMm: measuredInput.optional(),
+          offsetMm: measuredInput.optional(),
+          mountingMm: measuredInput.optional(),
+          secondTeeth: z.int().min(1).optional(),
+          secondModuleMm: measuredInput.optional(),
+          heat: z.enum(HEAT_TREATMENTS).optional(),
           material: text.optional(),
           mate: z
             .strictObject({
@@ -57,6 +69,9 @@ const input = z.strictObject({
           widthMm: measuredInput,
           closure: z.enum(["open", "Z", "2Z", "RS", "2RS"]).optional(),
           facesGrease: z.boolean().optional(),
+          clearance: z.enum(CLEARANCES).optional(),
+          cage: z.enum(CAGES).optional(),
+          rpm: z.number().positive().optional(),
           material: text.optional(),
         })
         .optional(),
@@ -106,7 +121,7 @@ export function rankAnswer(raw: unknown): RankAnswer {
         name: part.name,
         verdict,
         says: VERDICT_SAYS[verdict],
-        criteria,
+        criteria: criteria.map(({ unknown: _, ...c }) => c),
       })),
   };
 }

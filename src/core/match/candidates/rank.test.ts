@@ -174,8 +174,10 @@ describe("by its number", () => {
     const says = (stock: number, offered: string[] = []) =>
       rankCandidates({ number: "W-4100" }, [{ ...old, stock }], new Set(offered))[0];
     expect(says(2)).toMatchObject({ verdict: "drop-in" });
-    expect(says(2)?.criteria.at(-1)?.says).toBe("discontinued: these are the last");
-    expect(says(0, ["W-4100"])?.criteria.at(-1)?.says).toBe("discontinued: what suppliers have is the last");
+    expect(says(2)?.criteria.at(-1)?.says).toBe("the very part, discontinued: these are the last");
+    expect(says(0, ["W-4100"])?.criteria.at(-1)?.says).toBe(
+      "the very part, discontinued: what suppliers have is the last",
+    );
     expect(says(0)).toMatchObject({ verdict: "no" });
   });
   it("a misread number is possible, not certain", () => {

@@ -2,7 +2,7 @@ import { bearingNamed } from "../../hardware/bench/bearings";
 import { measured } from "../../quantity/measured";
 import type { CataloguePart, GearSpec, SoldKind, UnitName } from "../catalogue/catalogue-part";
 import { numberMatch, type Successor, successorsOf } from "../catalogue/part-number";
-import { gearForm } from "../catalogue/part-spec";
+import { gearForm, isToothed } from "../catalogue/part-spec";
 import { fitCriterion } from "./fits-unit";
 import { gearVerdict } from "./gear-verdict";
 import { bestInKit, type InKit, kitCriterion, openKit } from "./kit-verdict";
@@ -157,8 +157,9 @@ function criteriaFor(
     (named || boxed || (wanted.name === undefined && wanted.kind !== undefined && kindSame));
   const byName = named && kindSame && !wanted.gear && !wanted.ring;
   if (!number && !measures && !byUnit && !byName) return null;
-  const out = [...(number ? [number] : [])];
-  if (measures) out.push(...measures);
+  const { exact: sameNumber = false, ...numbered } = number ?? {};
+  const out: Criterion[] = number ? [numbered as Criterion] : [];
+  if (measures) out.push(...(sameNumber ? measures.map(byItsNumber) : measures));
   else if ((wanted.gear && spec.kind !== "gear") || (wanted.ring && spec.kind !== wanted.ring.kind)) {
     const kind = wanted.gear ? "gear" : (wanted.ring?.kind as string);
     if (opened) out.push(kitCriterion(part, opened, kind));
@@ -208,18 +209,25 @@ function criteriaFor(
         `${s.number} cannot stay: ${s.why || "it does not go with this part"}`,
       ),
     );
-  if (part.discontinued) out.push(lastOnes(part, offered));
+  if (part.discontinued) out.push(lastOnes(part, offered, sameNumber));
   return out;
 }
 
+/** What is not known of one of two parts of one number needs no settling: the number stands for it. */
+const byItsNumber = (k: Criterion): Criterion =>
+  k.unknown && k.verdict === "settle"
+    ? { ...k, verdict: "fits", says: "not compared: it bears the number of the old one" }
+    : k;
+
 /** What is no more made can be had as long as some are left, here or at a supplier's. */
-function lastOnes(part: CataloguePart, offered: boolean): Criterion {
+function lastOnes(part: CataloguePart, offered: boolean, identical: boolean): Criterion {
+  const same = identical ? "the very part, " : "";
   const says =
     part.stock > 0
-      ? "discontinued: these are the last"
+      ? `${same}discontinued: these are the last`
       : offered
-        ? "discontinued: what suppliers have is the last"
-        : "discontinued, and none is left";
+        ? `${same}discontinued: what suppliers have is the last`
+        : `${same}discontinued, and none is left`;
   return criterion(
     "availability",
     "1",
@@ -237,7 +245,33 @@ function lastOnes(part: CataloguePart, offered: boolean): Criterion {
 function isNear(wanted: WantedGear, offered: GearSpec): boolean {
   const sort = (form: string): string => (form === "helical" ? "spur" : form);
   const sameSort = !wanted.form || sort(wanted.form) === sort(gearForm(offered));
-  return sameSort && Math.abs(offered.teeth / measured(wanted.teeth, 0).value - 1) <= MOST_APART;
+  if (offered.teeth === undefined) return sameSort;
+  const { teeth = 0 } = ofThePair(wanted, offered);
+  return sameSort && Math.abs(teeth / measured(wanted.teeth, 0).value - 1) <= MOST_APART;
+}
+
+/**
+ * Of a pair that is sold under one number: the gear that is meant. Its figures are those of the one it is
+ * named by; of the other its count and hand follow, and nothing more is told.
+ */
+function ofThePair(wanted: WantedGear, sold: GearSpec): GearSpec {
+  const { teeth, mateTeeth, soldAs, kind, form, moduleMm, pressureAngleDeg, helixAngleDeg, bevelTeeth } =
+    sold;
+  if (soldAs !== "pair" || teeth === undefined || mateTeeth === undefined) return sold;
+  const asked = measured(wanted.teeth, 0).value;
+  if (Math.abs(asked - teeth) <= Math.abs(asked - mateTeeth)) return sold;
+  return {
+    kind,
+    form,
+    moduleMm,
+    pressureAngleDeg,
+    helixAngleDeg,
+    bevelTeeth,
+    soldAs,
+    teeth: mateTeeth,
+    mateTeeth: teeth,
+    ...(sold.hand ? { hand: sold.hand === "left" ? ("right" as const) : ("left" as const) } : {}),
+  };
 }
 
 /** One of its kind that is not even like the one that is wanted. */
@@ -255,9 +289,9 @@ function measuresOf(
   if (wanted.gear && spec.kind === "gear") {
     const companions = part.needsAlso.flatMap((n) => {
       const other = byNumber.get(n.number)?.spec;
-      return other?.kind === "gear" ? [{ number: n.number, spec: other }] : [];
+      return other?.kind === "gear" && isToothed(other) ? [{ number: n.number, spec: other }] : [];
     });
-    return gearVerdict(wanted.gear, spec, companions);
+    return gearVerdict(wanted.gear, ofThePair(wanted.gear, spec), companions);
   }
   if (
     wanted.ring &&
@@ -275,12 +309,12 @@ function numberCriterion(
   wanted: Wanted,
   part: CataloguePart,
   successor: Successor<CataloguePart> | undefined,
-): Criterion | null {
+): (Criterion & { readonly exact?: true }) | null {
   const asked = (wanted.number as string).trim();
   const said = (verdict: Criterion["verdict"], says: string): Criterion =>
     criterion("part number", asked, part.number, "–", verdict, says);
   const match = numberMatch(asked, part.number);
-  if (match?.how === "exact" || match?.how === "written") return said("same", match.says);
+  if (match?.how === "exact" || match?.how === "written") return { ...said("same", match.says), exact: true };
   const standard = bearingNamed(asked);
   if (
     standard &&

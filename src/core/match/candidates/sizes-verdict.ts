@@ -3,7 +3,7 @@ import { type MeasuredInput, measured } from "../../quantity/measured";
 import type { PartSpec, SoldKind } from "../catalogue/part-spec";
 import { SPEC_FIELDS, type SpecField, specValue } from "../catalogue/spec-fields";
 import { compared, materialCriterion } from "./compared";
-import { type Criterion, criterion } from "./verdict";
+import { type Criterion, criterion, unknownCriterion } from "./verdict";
 
 /** A part that is looked for by what was measured and seen on it: a belt, a spline, a ratchet, an O-ring. */
 export interface WantedSizes {
@@ -40,25 +40,47 @@ function ratingOf({ sizes, seen }: WantedSizes, f: SpecField): number | undefine
   return size === undefined ? ratingPrinted(seen[f.key] ?? "") : measured(size, 0).value;
 }
 
-/** A rating is at least what it was; what nobody read is to be read. */
-function ratingCriterion(f: SpecField, was: number | undefined, is: number | undefined): Criterion {
+/** What is said of a rating that is below or above what was printed on the old one. */
+const OUTSIDE: Readonly<Record<string, readonly [below: string, above: string]>> = {
+  "fuse amps": ["it opens at once", "it no longer protects what is behind it"],
+  "thermal-cut-off celsius": ["it opens while all is well", "it opens too late: that is what burns"],
+  "heater volts": ["it burns out", "it does not get hot"],
+  "heater watts": ["it heats less", "it draws more than cord, switch and cut-off were made for"],
+};
+
+/** A rating by its own rule: at least what it was, or within a share of it. What nobody read is to be read. */
+function ratingCriterion(
+  kind: SoldKind,
+  f: SpecField,
+  was: number | undefined,
+  is: number | undefined,
+): Criterion {
   const unit = f.unit ?? "";
-  const said = (verdict: Criterion["verdict"], says: string): Criterion =>
-    criterion(
+  const rule = f.rating ?? "at least";
+  const allowed =
+    rule === "at least" ? rule : rule === 0 ? "exact" : `± ${Number((rule * 100).toFixed(1))} %`;
+  const said = (verdict: Criterion["verdict"], says: string, make = criterion): Criterion =>
+    make(
       f.label,
       was === undefined ? "not read" : `${was} ${unit}`,
       is === undefined ? "not told" : `${is} ${unit}`,
-      "at least",
+      allowed,
       verdict,
       says,
     );
   if (was === undefined)
-    return said("settle", `read the ${f.label} off the old one: this is for ${is} ${unit}`);
-  if (is === undefined) return said("settle", `ask the seller for its ${f.label}: ${was} ${unit} before`);
-  if (is < was) return said("no", `made for ${is} ${unit}, where ${was} ${unit} was: it burns`);
-  return is === was
-    ? said("same", "as it was")
-    : said("fits", `made for more than the ${was} ${unit} it was`);
+    return said("settle", `read the ${f.label} off the old one: this is for ${is} ${unit}`, unknownCriterion);
+  if (is === undefined)
+    return said("settle", `ask the seller for its ${f.label}: ${was} ${unit} before`, unknownCriterion);
+  if (is === was) return said("same", "as it was");
+  if (rule !== "at least" && Math.abs(is - was) <= rule * was * (1 + 1e-9))
+    return said("same", "within what such parts are off by");
+  if (rule === "at least" && is > was) return said("fits", `made for more than the ${was} ${unit} it was`);
+  const [below, above] = OUTSIDE[`${kind} ${f.key}`] ?? [
+    "it burns",
+    "it does another thing than the old one",
+  ];
+  return said("no", `made for ${is} ${unit}, where ${was} ${unit} was: ${is < was ? below : above}`);
 }
 
 /** A size that was measured, and how far an offered one may be from it to be looked at at all. */
@@ -94,7 +116,7 @@ export function sizesVerdict(wanted: WantedSizes, spec: PartSpec): Criterion[] {
     if (f.rating) {
       const was = ratingOf(wanted, f);
       const is = typeof offered === "number" ? offered : undefined;
-      return was === undefined && is === undefined ? [] : [ratingCriterion(f, was, is)];
+      return was === undefined && is === undefined ? [] : [ratingCriterion(wanted.kind, f, was, is)];
     }
     if (isFigure(f)) {
       // what neither was measured nor is told settles nothing
@@ -122,13 +144,24 @@ export function sizesVerdict(wanted: WantedSizes, spec: PartSpec): Criterion[] {
           "ask whether it stands the load, the lubricant and the heat",
         ) ?? [],
       ].flat();
-    if (seen === undefined) return [];
-    const said = (verdict: Criterion["verdict"], says: string): Criterion =>
-      criterion(f.label, seen, offered === undefined ? "not told" : String(offered), "–", verdict, says);
-    if (offered === undefined) return [said("settle", `ask the seller: ${f.label} ${seen}?`)];
-    if (same(seen, String(offered))) return [said("same", "as it was")];
+    if (seen === undefined && offered === undefined) return [];
+    const said = (verdict: Criterion["verdict"], says: string, make = criterion): Criterion =>
+      make(
+        f.label,
+        seen ?? "not looked at",
+        offered === undefined ? "not told" : String(offered),
+        "–",
+        verdict,
+        says,
+      );
+    if (offered === undefined)
+      return [said("settle", `ask the seller: ${f.label} ${seen}?`, unknownCriterion)];
     if (offered === "both" || offered === "either way round")
-      return [said("fits", `${offered}, so also ${seen}`)];
+      return [said("fits", seen === undefined ? `${offered}` : `${offered}, so also ${seen}`)];
+    if (seen === undefined)
+      return [said("settle", `look at the old one: ${f.label} ${offered}?`, unknownCriterion)];
+    if (same(seen, String(offered))) return [said("same", "as it was")];
+    if (f.settles) return [said("settle", f.settles)];
     return [said("no", `${f.label} ${offered} instead of ${seen}`)];
   });
 }

@@ -1,4 +1,5 @@
 import { isPlastic, plasticFamily } from "../../hardware/material";
+import { materialCriterion } from "./compared";
 import { type Criterion, criterion } from "./verdict";
 
 /**
@@ -25,11 +26,11 @@ function hardness(material: string): number | undefined {
 
 /**
  * A gear of another material: never refused, never let through without a question. Harder teeth move the
- * break to what is next in the train and wear the mate; softer ones wear and break sooner. Null where one of
- * the two is not known.
+ * break to what is next in the train and wear the mate; softer ones wear and break sooner. Null where
+ * neither is known.
  */
 export function toothMaterial(wanted: string | undefined, offered: string | undefined): Criterion | null {
-  if (!wanted || !offered) return null;
+  if (!wanted || !offered) return materialCriterion(wanted, offered, "");
   const said = (verdict: Criterion["verdict"], says: string): Criterion =>
     criterion("material", wanted, offered, "–", verdict, says);
   if (wanted.trim().toLowerCase() === offered.trim().toLowerCase()) return said("same", "as it was");

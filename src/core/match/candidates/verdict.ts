@@ -8,6 +8,8 @@ export interface Criterion {
   readonly tolerance: string;
   readonly verdict: CriterionVerdict;
   readonly says: string;
+  /** one of the two sides is not known: a number that is the same stands for it */
+  readonly unknown?: true;
 }
 
 export const criterion = (
@@ -24,6 +26,12 @@ export const criterion = (
   tolerance,
   verdict,
   says,
+});
+
+/** The same, where one of the two sides is not known. */
+export const unknownCriterion = (...what: Parameters<typeof criterion>): Criterion => ({
+  ...criterion(...what),
+  unknown: true,
 });
 
 /** The verdict on a candidate as a whole. */

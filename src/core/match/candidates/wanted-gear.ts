@@ -1,5 +1,6 @@
 import type { BevelTeeth, GearKind } from "../../gear/gear-kind";
 import type { MeasuredInput } from "../../quantity/measured";
+import type { HEAT_TREATMENTS, HUB_SIDES } from "../catalogue/part-spec";
 
 /** The gear that the wanted one runs with. */
 export interface WantedMate {
@@ -34,6 +35,21 @@ export interface WantedGear {
   readonly faceWidthMm?: MeasuredInput;
   readonly boreMm?: MeasuredInput;
   readonly boreForm?: string;
+  /** it was pressed on its shaft, or was pressed off: hundredths decide */
+  readonly pressed?: boolean;
+  /** of a bore that drives by its form: round to its flat, or over its keyway */
+  readonly acrossMm?: MeasuredInput;
+  readonly keyMm?: MeasuredInput;
+  readonly hub?: (typeof HUB_SIDES)[number];
+  readonly hubMm?: MeasuredInput;
+  readonly overallMm?: MeasuredInput;
+  readonly offsetMm?: MeasuredInput;
+  /** of a bevel: from where the pitch cones meet to the face that it sits on */
+  readonly mountingMm?: MeasuredInput;
+  /** of a cluster: its other rim */
+  readonly secondTeeth?: number;
+  readonly secondModuleMm?: MeasuredInput;
+  readonly heat?: (typeof HEAT_TREATMENTS)[number];
   readonly material?: string;
   /** the gear it runs with, if that one stays */
   readonly mate?: WantedMate;

@@ -58,6 +58,16 @@ export const cataloguePart = z.strictObject({
 export type CataloguePart = Frozen<z.infer<typeof cataloguePart>>;
 export type CataloguePartInput = z.input<typeof cataloguePart>;
 
+/** Whether both gears of a pair lie under one number. */
+export const isPair = ({ spec }: Pick<CataloguePart, "spec">): boolean =>
+  spec.kind === "gear" && spec.soldAs === "pair";
+
+/** What comes in the box: a kit's pieces, both gears of a pair; empty: it is one piece. */
+export const contentsOf = (
+  part: Pick<CataloguePart, "number" | "spec" | "contains">,
+): readonly { readonly number: string; readonly qty: number }[] =>
+  part.contains.length || !isPair(part) ? part.contains : [{ number: part.number, qty: 2 }];
+
 /** What a supplier asks for a part. */
 export const supplierOffer = z.strictObject({
   supplier: z.string().trim().min(1, "an offer needs a supplier").max(60),

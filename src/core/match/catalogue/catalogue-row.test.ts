@@ -5,6 +5,7 @@ import { type CataloguePart, cataloguePart, supplierOffer } from "./catalogue-pa
 import { offersTable, partsTable, suppliersTable } from "./catalogue-row";
 import { partSpec } from "./part-spec";
 import { SOLD_KINDS } from "./spec-fields";
+import { specInWords } from "./spec-in-words";
 
 /** Words with everything in them that separates something. */
 const words = fc
@@ -118,11 +119,18 @@ describe("a part in a row of a table", () => {
     });
     expect(asHeading(" Module mm ")).toBe("module_mm");
   });
+  it("a gear whose tooth nobody measured is kept by its number", () => {
+    const { spec } = partsTable.read({ number: "W-7", name: "wheel", kind: "gear", bore_mm: "8" });
+    expect(specInWords(spec)).toBe("its tooth is not told · bore 8");
+    expect(
+      partsTable.read(partsTable.write(partsTable.read({ number: "W-7", name: "w", kind: "gear" }))),
+    ).toEqual(partsTable.read({ number: "W-7", name: "w", kind: "gear" }));
+  });
   it.each([
     [{ kind: "cog" }, "kind", /is no kind of part: gear/],
     [{ kind: "gear", teeth: "many", module_mm: "1" }, "teeth", /"many" is not a number/],
     [{ kind: "gear", teeth: "41.5", module_mm: "1" }, "teeth", /^must be a whole number$/],
-    [{ kind: "gear", module_mm: "1" }, "teeth", /is missing/],
+    [{ kind: "belt", width_mm: "6" }, "length_mm", /is missing/],
     [{ kind: "bearing", inside_mm: "8", outside_mm: "22", width_mm: "7", closure: "3Z" }, "closure", /./],
     [{ kind: "kit", price: "1.234,50" }, "price", /not a number/],
     [{ kind: "kit", discontinued: "perhaps" }, "discontinued", /neither yes nor no/],

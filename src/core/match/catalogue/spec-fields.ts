@@ -1,5 +1,22 @@
 import { BORE_FORMS } from "../../gear/bore-form";
-import { type PartSpec, type SoldKind, SPLINE_FORMS } from "./part-spec";
+import {
+  CAGES,
+  CLEARANCES,
+  CUT_OFF_RESETS,
+  FUSE_SPEEDS,
+  HEAT_TREATMENTS,
+  HUB_SIDES,
+  type PartSpec,
+  SOLD_AS,
+  type SoldKind,
+  SPLINE_FORMS,
+} from "./part-spec";
+
+/**
+ * How a printed rating may differ. `at least`: what is made for more carries less. A number: by so large a
+ * share either way; 0: exactly.
+ */
+export type RatingRule = "at least" | number;
 
 /**
  * One thing that is known of a kind of part: how it is called, in which unit, and how far it may be off and
@@ -8,13 +25,15 @@ import { type PartSpec, type SoldKind, SPLINE_FORMS } from "./part-spec";
 export interface SpecField {
   readonly key: string;
   readonly label: string;
-  readonly unit?: "mm" | "°" | "V" | "A";
+  readonly unit?: "mm" | "°" | "V" | "A" | "µF" | "W" | "°C";
   /** numbers with a tolerance are measured on arrival, the rest is looked at */
   readonly tolerance?: number;
   /** what it can be, where it is one of a few */
   readonly of?: readonly string[];
-  /** printed on it, and at least what it was: what is made for more carries less */
-  readonly rating?: true;
+  /** printed on it */
+  readonly rating?: RatingRule;
+  /** another one is not refused: what it says has to be settled first */
+  readonly settles?: string;
 }
 
 const size = (key: string, label: string, tolerance: number): SpecField => ({
@@ -51,12 +70,29 @@ export const SPEC_FIELDS: Readonly<Record<SoldKind, readonly SpecField[]>> = {
     { key: "profileShift", label: "profile shift" },
     size("wormDiameterMm", "worm diameter", 0.1),
     { key: "profile", label: "belt profile" },
+    { key: "mateTeeth", label: "cut for a mate of", tolerance: 0 },
+    size("mountingMm", "mounting distance", 0.05),
+    oneOf("soldAs", "sold as", SOLD_AS),
     size("faceWidthMm", "face width", 0.2),
     size("boreMm", "bore", 0.03),
     { key: "boreForm", label: "bore form" },
+    size("acrossMm", "across flat or keyway", 0.05),
+    size("keyMm", "width of the keyway", 0.05),
+    oneOf("hub", "hub", HUB_SIDES),
+    size("hubMm", "hub diameter", 0.2),
+    size("overallMm", "length over all", 0.2),
+    size("offsetMm", "hub's end to the teeth", 0.3),
+    { key: "secondTeeth", label: "teeth of the second rim", tolerance: 0 },
+    { key: "secondModuleMm", label: "module of the second rim", unit: "mm" },
+    oneOf("heat", "heat treatment", HEAT_TREATMENTS),
     MATERIAL,
   ],
-  bearing: [...RING, oneOf("closure", "closure", ["open", "Z", "2Z", "RS", "2RS"])],
+  bearing: [
+    ...RING,
+    oneOf("closure", "closure", ["open", "Z", "2Z", "RS", "2RS"]),
+    oneOf("clearance", "clearance", CLEARANCES),
+    oneOf("cage", "cage", CAGES),
+  ],
   bush: [...RING, size("flangeMm", "flange", 0.2), MATERIAL],
   seal: [...RING, MATERIAL],
   "o-ring": [size("insideMm", "inside", 0.3), size("sectionMm", "section", 0.1), MATERIAL],
@@ -82,10 +118,56 @@ export const SPEC_FIELDS: Readonly<Record<SoldKind, readonly SpecField[]>> = {
     size("widthMm", "width", 0.1),
     size("thicknessMm", "thickness", 0.1),
     { key: "lead", label: "lead" },
+    {
+      key: "grade",
+      label: "grade",
+      settles: "another grade sparks or wears the commutator: ask which is meant for this motor",
+    },
+  ],
+  capacitor: [
+    { key: "microfarads", label: "capacitance", unit: "µF", rating: 0.1 },
+    { key: "volts", label: "voltage", unit: "V", rating: "at least" },
+    {
+      key: "class",
+      label: "class",
+      settles: "a class is what it may be wired across: read it off the old one and keep to it",
+    },
+    size("diameterMm", "diameter", 1),
+    size("lengthMm", "length", 2),
+  ],
+  fuse: [
+    { key: "amps", label: "current", unit: "A", rating: 0 },
+    { key: "volts", label: "voltage", unit: "V", rating: "at least" },
+    oneOf("speed", "opens", FUSE_SPEEDS),
+    SIZE,
+  ],
+  "thermal-cut-off": [
+    { key: "celsius", label: "opens at", unit: "°C", rating: 0 },
+    { key: "amps", label: "current", unit: "A", rating: "at least" },
+    { key: "volts", label: "voltage", unit: "V", rating: "at least" },
+    oneOf("resets", "closes again", CUT_OFF_RESETS),
+  ],
+  heater: [
+    { key: "volts", label: "voltage", unit: "V", rating: 0.05 },
+    { key: "watts", label: "power", unit: "W", rating: 0.1 },
+    SIZE,
+    MATERIAL,
+  ],
+  board: [
+    {
+      key: "marking",
+      label: "marking",
+      settles: "another marking is often another board: compare every plug",
+    },
+    {
+      key: "revision",
+      label: "revision",
+      settles: "ask whether this revision takes the place of the old one",
+    },
   ],
   switch: [
-    { key: "volts", label: "voltage", unit: "V", rating: true },
-    { key: "amps", label: "current", unit: "A", rating: true },
+    { key: "volts", label: "voltage", unit: "V", rating: "at least" },
+    { key: "amps", label: "current", unit: "A", rating: "at least" },
     { key: "poles", label: "poles", tolerance: 0 },
     { key: "form", label: "form" },
   ],

@@ -1,4 +1,4 @@
-import type { PartSpec } from "./part-spec";
+import { isToothed, type PartSpec } from "./part-spec";
 
 const bored = (s: { readonly boreMm?: number; readonly boreForm?: string }): string | undefined =>
   s.boreMm === undefined
@@ -19,15 +19,22 @@ export function specInWords(spec: PartSpec): string {
   switch (spec.kind) {
     case "gear":
       return list(
-        `${spec.teeth} teeth`,
-        `module ${spec.moduleMm}`,
-        `${spec.pressureAngleDeg}°`,
+        spec.teeth !== undefined && `${spec.teeth} teeth`,
+        spec.moduleMm !== undefined && `module ${spec.moduleMm}`,
+        isToothed(spec) ? `${spec.pressureAngleDeg}°` : "its tooth is not told",
+        spec.secondTeeth !== undefined && `second rim ${spec.secondTeeth} teeth`,
+        spec.soldAs === "pair" && "sold as a pair",
         spec.helixAngleDeg ? `helix ${spec.helixAngleDeg}°${spec.hand ? ` ${spec.hand}` : ""}` : undefined,
         bored(spec),
         spec.material,
       );
     case "bearing":
-      return list(`${spec.insideMm} × ${spec.outsideMm} × ${spec.widthMm} mm`, spec.closure);
+      return list(
+        `${spec.insideMm} × ${spec.outsideMm} × ${spec.widthMm} mm`,
+        spec.closure,
+        spec.clearance,
+        spec.cage && spec.cage !== "none" && `${spec.cage} cage`,
+      );
     case "bush":
       return list(
         `${spec.insideMm} × ${spec.outsideMm} × ${spec.widthMm} mm`,
@@ -53,7 +60,7 @@ export function specInWords(spec: PartSpec): string {
         spec.teeth !== undefined && `${spec.teeth} teeth`,
       );
     case "brush":
-      return list(`${spec.lengthMm} × ${spec.widthMm} × ${spec.thicknessMm} mm`, spec.lead);
+      return list(`${spec.lengthMm} × ${spec.widthMm} × ${spec.thicknessMm} mm`, spec.lead, spec.grade);
     case "switch":
       return list(
         `${spec.volts} V`,
@@ -61,6 +68,26 @@ export function specInWords(spec: PartSpec): string {
         spec.poles !== undefined && `${spec.poles}-pole`,
         spec.form,
       );
+    case "capacitor":
+      return list(`${spec.microfarads} µF`, `${spec.volts} V`, spec.class);
+    case "fuse":
+      return list(
+        spec.speed && `${spec.speed} ${spec.amps} A`,
+        !spec.speed && `${spec.amps} A`,
+        `${spec.volts} V`,
+        spec.size,
+      );
+    case "thermal-cut-off":
+      return list(
+        `${spec.celsius} °C`,
+        `${spec.amps} A`,
+        `${spec.volts} V`,
+        spec.resets && (spec.resets === "never" ? "opens once" : `closes again ${spec.resets}`),
+      );
+    case "heater":
+      return list(`${spec.volts} V`, `${spec.watts} W`, spec.size, spec.material);
+    case "board":
+      return list(spec.marking, spec.revision && `revision ${spec.revision}`);
     case "spline":
       return list(
         `${spec.teeth} teeth`,

@@ -50,6 +50,14 @@ describe("a quote", () => {
     expect(says(undefined, 40)[1]).toMatch(/135 %.*worth more to the customer/);
     expect(says(60, 200)[1]).toBe("plain: 27 % of what a new one costs (200.00).");
   });
+  it("a part without a price is no part for nothing", () => {
+    const parts = [{ says: "Wheel W-7", qty: 1, price: 0 }];
+    expect(quoteOf(input({ parts, limit: 100 })).reasons[0]).toMatchObject({
+      tone: "danger",
+      says: "No price is told of Wheel W-7: the sum is without it.",
+    });
+    expect(quoteOf(input({ parts, limit: 100, free: true })).reasons[0]?.tone).toBe("good");
+  });
   it("as a law: the lines make the net, net and tax the total, to the cent; more of anything never makes it cheaper", () => {
     const amount = fc.integer({ min: 0, max: 100_000 }).map((c) => c / 100);
     const parts = fc.array(fc.record({ says: fc.constant("p"), qty: fc.constant(1), cost: amount }), {

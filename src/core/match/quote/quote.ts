@@ -110,6 +110,7 @@ export function quoteOf(input: QuoteInput): Quote {
   const net = lines.reduce((t, l) => t + cents(l.amount), 0);
   const tax = Math.round((net * rates.taxPercent) / 100);
   const total = net + tax;
+  const unpriced = input.free ? [] : lines.filter((l) => l.what === "part" && l.amount === 0);
   const declined = input.free ? 0 : Math.round(cents(rates.ifDeclined) * (1 + rates.taxPercent / 100));
   return {
     lines,
@@ -117,9 +118,21 @@ export function quoteOf(input: QuoteInput): Quote {
     tax: fromCents(tax),
     total: fromCents(total),
     ifDeclined: fromCents(declined),
-    reasons: reasonsFor(total, input),
+    reasons: [...noPrice(unpriced), ...reasonsFor(total, input)],
   };
 }
+
+/** A sum that leaves something out says so. */
+const noPrice = (lines: readonly QuoteLine[]): Quote["reasons"] =>
+  lines.length
+    ? [
+        {
+          rule: "price",
+          says: `No price is told of ${lines.map((l) => l.says).join(", ")}: the sum is without ${lines.length > 1 ? "them" : "it"}.`,
+          tone: "danger",
+        },
+      ]
+    : [];
 
 function reasonsFor(total: number, { limit, newUnit, currency }: QuoteInput): Quote["reasons"] {
   const out: Quote["reasons"][number][] = [];

@@ -11,6 +11,7 @@ import { SavedField } from "../../saving/saved-field";
 import { saveGearNotes } from "../actions";
 import { CaliperPanel } from "./caliper-panel";
 import { FacePanel } from "./face-panel";
+import { GearBody } from "./gear-body";
 import { GearFacts, isEntered } from "./gear-facts";
 import { GearMate } from "./gear-mate";
 import { GearNamed } from "./gear-named";
@@ -23,6 +24,7 @@ import { useGearReadings } from "./use-gear-readings";
 const PLACES = [
   { place: "readings", keyName: "R", says: "Readings" },
   { place: "sizes", keyName: "Z", says: "Sizes" },
+  { place: "body", keyName: "B", says: "Hub and bore" },
   { place: "mate", keyName: "M", says: "Mate" },
 ] as const;
 type Place = (typeof PLACES)[number]["place"];
@@ -116,6 +118,7 @@ export function GearBench({
             </>
           )}
           {place === "sizes" && <GearSizes view={view} unit={unit} />}
+          {place === "body" && <GearBody view={view} />}
           {place === "mate" && (
             <GearMate view={view} noted={noted}>
               {tile(CENTRE)}

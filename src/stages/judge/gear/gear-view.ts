@@ -7,7 +7,7 @@ import type { Job } from "@/core/job/job";
 import { partName } from "@/core/job/part";
 import { type ToothExtent, toothExtent } from "@/core/judge/tooth-marks";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
-import { soldGear } from "@/core/match/catalogue/part-spec";
+import { isToothed, soldGear } from "@/core/match/catalogue/part-spec";
 import { betweenPinsOf, insidePinOf, overPinsOf, pinOf } from "@/core/quantity/reading-kinds";
 import { type MeanReading, makingOf, meanReadings, notesOf } from "./gear-readings";
 import { type MateView, mateView } from "./mate-view";
@@ -232,15 +232,13 @@ function laidOver(
     .slice(1, 3)
     .map((n, i) => ({ key: `name-${i + 1}`, says: `if it were ${n.words}`, gear: n }));
   const tip = (g: Gear): number => (g.teeth * g.moduleMm) / Math.cos((g.helixAngleDeg * Math.PI) / 180);
-  const near = catalogue
-    .filter((p) => p.spec.kind === "gear" && Math.abs(tip(soldGear(p.spec)) / tip(gear) - 1) < 0.12)
+  const sold = catalogue.flatMap(({ number, name, spec }) =>
+    spec.kind === "gear" && isToothed(spec) ? [{ number, name, gear: soldGear(spec) }] : [],
+  );
+  const near = sold
+    .filter((p) => Math.abs(tip(p.gear) / tip(gear) - 1) < 0.12)
     .sort((a, b) => Number(b.number === chosen) - Number(a.number === chosen));
-  for (const p of near.slice(0, 8))
-    if (p.spec.kind === "gear")
-      out.push({
-        key: p.number,
-        says: `${p.number === chosen ? "chosen: " : ""}${p.number} ${p.name}`,
-        gear: soldGear(p.spec),
-      });
+  for (const { number, name, gear: one } of near.slice(0, 8))
+    out.push({ key: number, says: `${number === chosen ? "chosen: " : ""}${number} ${name}`, gear: one });
   return out;
 }
