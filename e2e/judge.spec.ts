@@ -361,7 +361,7 @@ test("hardware is named by caliper and noted; a screw is capped by what it goes 
   await page.getByLabel("Thread", { exact: true }).fill("ST3.5");
   await expect(page.getByLabel("Tightening torque")).toHaveText("1.00");
   await page.getByLabel("Thread", { exact: true }).fill("M7.3");
-  await expect(page.getByText(/write it like M4, M8×1, ST3\.5 or #8-32/)).toBeVisible();
+  await expect(page.getByText(/write it like M4, M8×1, ST3\.5, #8-32, 2BA or 1\/4 BSW/)).toBeVisible();
   await hand.reload();
   await expect(page.getByText(/2\.9 mm or 3\/32 in punch/)).toBeVisible();
 });

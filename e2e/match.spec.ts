@@ -363,6 +363,10 @@ test("a ratchet wheel is found by its teeth, its sizes and the way it holds", as
     .getByRole("button", { name: "clockwise", exact: true })
     .click();
   await sizes
+    .getByRole("group", { name: "Toothed" })
+    .getByRole("button", { name: "outside", exact: true })
+    .click();
+  await sizes
     .getByRole("group", { name: "Bore form" })
     .getByRole("button", { name: "square", exact: true })
     .click();

@@ -7,6 +7,7 @@ import { electricalLimits, USUAL_LIMITS } from "@/core/hand-back/electrical-limi
 import { type Hazard, hazard } from "@/core/job/hazard";
 import { kindNamed } from "@/core/job/kind-named";
 import { type OwnTest, ownTests } from "@/core/job/own-tests";
+import { kindKey } from "@/core/judge/learned";
 import { shopRates } from "@/core/match/quote/quote";
 import { LENGTH_UNITS } from "@/core/quantity/units";
 import { hazardsSaid } from "@/core/safety/hazards";
@@ -61,6 +62,8 @@ const settings = z.strictObject({
   kindHazards: z.record(z.string(), z.array(hazard)),
   /** kind of unit, in small letters → what it has to do before it goes home */
   kindTests: z.record(z.string(), ownTests),
+  /** kind of unit, in small letters → the moment before which its verdicts do not count for the odds */
+  learnedSince: z.record(z.string(), z.string()),
   /** what is measured (instrumentKey) → the instrument that was taken last */
   instruments: z.record(z.string(), z.string()),
   backup: backupSettings,
@@ -86,6 +89,7 @@ const DEFAULTS: ShopSettings = {
   electrical: USUAL_LIMITS,
   kindHazards: {},
   kindTests: {},
+  learnedSince: {},
   instruments: {},
   backup: { folder: "", keep: 14 },
   lastBackup: null,
@@ -108,6 +112,7 @@ const CALLED: Readonly<Record<keyof ShopSettings, string>> = {
   electrical: "the limits of the electrical tests",
   kindHazards: "what can hurt at each kind of unit",
   kindTests: "what is tried at each kind of unit",
+  learnedSince: "from when on verdicts count",
   instruments: "the instruments",
   backup: "where and when it is backed up",
   lastBackup: "when it was last backed up",
@@ -285,6 +290,18 @@ export async function rememberTests(
   await inTurn(at ?? (await database()), async (trx) => {
     const { [own]: _before, ...others } = await whole("kindTests", trx);
     await setSetting("kindTests", tests === null ? others : { ...others, [own]: tests }, trx);
+  });
+}
+
+/**
+ * Starts afresh what verdicts on a kind of unit tell of the next, or lets all of them count again.
+ *
+ * @param from nothing that went home before it counts; null: everything does
+ */
+export async function learnAfresh(kind: string, from: string | null, at?: Knex): Promise<void> {
+  await inTurn(at ?? (await database()), async (trx) => {
+    const { [kindKey(kind)]: _before, ...others } = await whole("learnedSince", trx);
+    await setSetting("learnedSince", from === null ? others : { ...others, [kindKey(kind)]: from }, trx);
   });
 }
 

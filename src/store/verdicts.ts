@@ -1,5 +1,5 @@
 import { jobHead } from "@/core/job/job";
-import type { Verdict } from "@/core/judge/learned";
+import { kindKey, type Verdict } from "@/core/judge/learned";
 import { database } from "./database";
 import { type Row, readable, rowsOf } from "./rows";
 
@@ -23,11 +23,16 @@ export async function verdictsOf(kind: string, but: string): Promise<Verdict[]> 
   if (!kind.trim()) return [];
   const db = await database();
   const rows: Row[] = await db("jobs")
-    .whereRaw(`lower(${heads.column("kind")}) = ?`, [kind.trim().toLowerCase()])
+    .whereRaw(`lower(${heads.column("kind")}) = ?`, [kindKey(kind)])
     .select(...COLUMNS);
   const jobs = rows.flatMap(readable(heads));
   const cameBack = new Set(jobs.flatMap((j) => j.warrantyOf ?? []));
   return jobs
     .filter((j) => j.handedBackAt && j.number !== but)
-    .map((j) => ({ model: j.model, causes: j.causes.chosen ?? [], cameBack: cameBack.has(j.number) }));
+    .map((j) => ({
+      model: j.model,
+      causes: j.causes.chosen ?? [],
+      cameBack: cameBack.has(j.number),
+      on: j.handedBackAt ?? "",
+    }));
 }

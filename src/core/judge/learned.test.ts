@@ -8,6 +8,7 @@ const verdict = (cause: string, more: Partial<Verdict> = {}): Verdict => ({
   model: "M 1",
   causes: [cause],
   cameBack: false,
+  on: "2026-03-08",
   ...more,
 });
 const many = (n: number, v: Verdict): Verdict[] => Array.from({ length: n }, () => v);
@@ -35,6 +36,7 @@ describe("priors that a shop has learned", () => {
         model: fc.constantFrom("M 1", "M 2"),
         causes: fc.subarray(ROOTS.map((r) => r.cause)),
         cameBack: fc.boolean(),
+        on: fc.constant("2026-03-08"),
       }),
       { maxLength: 30 },
     );

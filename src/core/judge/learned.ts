@@ -6,6 +6,8 @@ export interface Verdict {
   readonly causes: readonly string[];
   /** it came back within its warranty: the verdict is not believed */
   readonly cameBack: boolean;
+  /** when it went home; ISO 8601 */
+  readonly on: string;
 }
 
 /** What a shop has seen of one cause in one kind of unit. */
@@ -15,9 +17,23 @@ export interface Learned {
   readonly n: number;
   /** jobs of the kind that went home with a verdict */
   readonly m: number;
-  /** 0 to 1, in place of the prior that ships */
+  /** 0 to 1, as it ships */
+  readonly shipped: number;
+  /** 0 to 1, in its place */
   readonly prior: number;
 }
+
+/** Kind of unit, in small letters → the moment before which its verdicts do not count. */
+export type LearnedSince = Readonly<Record<string, string>>;
+
+/** How a kind is known: as it was typed at Take in, in small letters. */
+export const kindKey = (kind: string): string => kind.trim().toLowerCase();
+
+/** Verdicts of a kind that count: those that went home after the shop last started it afresh. */
+export const counted = (verdicts: readonly Verdict[], kind: string, since: LearnedSince): Verdict[] => {
+  const from = since[kindKey(kind)];
+  return from === undefined ? [...verdicts] : verdicts.filter((v) => v.on > from);
+};
 
 /** As many jobs as the shipped prior weighs: a₀ + b₀ of its Beta distribution. */
 const WEIGHT = 20;
@@ -43,6 +59,7 @@ export function learnedPriors(verdicts: readonly Verdict[], model: string): Lear
       cause,
       n: named(told, cause),
       m: told.length,
+      shipped: prior,
       prior: shifted(ofKind, named(own, cause), own.length),
     };
   });

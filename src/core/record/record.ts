@@ -1,3 +1,12 @@
+import {
+  counted,
+  kindKey,
+  type Learned,
+  type LearnedSince,
+  learnedPriors,
+  type Verdict,
+} from "../judge/learned";
+
 /** What the shop's finished jobs tell, worked out of what was written down while they were done. */
 
 /** A job that went home, as far as the record asks of it. */
@@ -191,4 +200,45 @@ export function times(jobs: readonly PastJob[]): TimeRecord[] {
       real: median(real) ?? 0,
     }))
     .sort((a, b) => b.jobs - a.jobs || a.unit.localeCompare(b.unit));
+}
+
+/** What verdicts on one kind of unit tell of the next. */
+export interface LearnedKind {
+  readonly kind: string;
+  /** verdicts that count */
+  readonly verdicts: number;
+  /** nothing that went home before it counts */
+  readonly since?: string;
+  /** causes that were named, the most often first */
+  readonly causes: readonly Learned[];
+}
+
+/** What the shop's own verdicts make of the odds, kind by kind. */
+export function learnedKinds(jobs: readonly PastJob[], since: LearnedSince): LearnedKind[] {
+  const cameBack = new Set(jobs.flatMap((j) => j.warrantyOf ?? []));
+  const kinds = new Map<string, { kind: string; verdicts: Verdict[] }>();
+  for (const j of jobs) {
+    if (!j.kind.trim() || !j.causes.length) continue;
+    const own = kinds.get(kindKey(j.kind)) ?? { kind: j.kind.trim(), verdicts: [] };
+    own.verdicts.push({
+      model: j.model,
+      causes: j.causes,
+      cameBack: cameBack.has(j.number),
+      on: j.handedBackAt,
+    });
+    kinds.set(kindKey(j.kind), own);
+  }
+  return [...kinds.values()].map(({ kind, verdicts }) => {
+    const own = counted(verdicts, kind, since);
+    const from = since[kindKey(kind)];
+    return {
+      kind,
+      verdicts: own.length,
+      ...(from ? { since: from } : {}),
+      // of no model in particular: all of the kind weigh alike
+      causes: learnedPriors(own, "")
+        .filter((l) => l.n > 0)
+        .sort((a, b) => b.n - a.n),
+    };
+  });
 }

@@ -5,17 +5,30 @@ import { useState } from "react";
 import { KeyButton } from "@/ui/key-button";
 import { KeyLink } from "@/ui/key-link";
 import { ShopHead } from "../shop-head";
+import { type KindToForget, LearnedKinds } from "./learned-kinds";
 import type { RecordTable } from "./record-tables";
 
-const KEYS = ["B", "F", "P", "M"] as const;
+const KEYS = ["B", "F", "W", "P", "M"] as const;
 const BAR_PX = 120;
 
 /**
  * The record: what came back and why, what fails, whose parts do, and how long it takes; each table can be
  * saved.
  */
-export function RecordScreen({ tables, jobs }: { tables: readonly RecordTable[]; jobs: number }) {
-  const [shown, setShown] = useState(tables[0]?.table);
+export function RecordScreen({
+  tables,
+  jobs,
+  kinds,
+  first,
+}: {
+  tables: readonly RecordTable[];
+  jobs: number;
+  /** whose verdicts move the odds */
+  kinds: readonly KindToForget[];
+  /** the table that is shown first */
+  first?: string;
+}) {
+  const [shown, setShown] = useState(tables.some((t) => t.table === first) ? first : tables[0]?.table);
   const t = tables.find((x) => x.table === shown);
   return (
     <main className="flex h-dvh flex-col">
@@ -47,12 +60,16 @@ export function RecordScreen({ tables, jobs }: { tables: readonly RecordTable[];
               <div className="min-h-0 overflow-y-auto">
                 <TableView table={t} />
               </div>
+              {t.table === "causes" && <LearnedKinds kinds={kinds} />}
               <a className="key-button self-start" href={`/api/record/${t.table}`} download>
                 Save as CSV
               </a>
             </>
           ) : (
-            <p className="text-[26px]">{t.none}</p>
+            <>
+              <p className="text-[26px]">{t.none}</p>
+              {t.table === "causes" && kinds.length > 0 && <LearnedKinds kinds={kinds} />}
+            </>
           )}
         </section>
       )}

@@ -1,6 +1,7 @@
 import { modeNamed } from "@/core/judge/failure-modes";
+import type { LearnedSince } from "@/core/judge/learned";
 import { ROOTS } from "@/core/judge/roots";
-import { comebacks, failures, type PastJob, suppliersOf, times } from "@/core/record/record";
+import { comebacks, failures, learnedKinds, type PastJob, suppliersOf, times } from "@/core/record/record";
 
 /** A table of the record: its name in addresses, what it is called, its headings and its cells. */
 export interface RecordTable {
@@ -16,8 +17,10 @@ export interface RecordTable {
 const causeSays = (c: string): string => ROOTS.find((r) => r.cause === c)?.says ?? c;
 const figure = (x: number | null): string => (x === null ? "" : String(Math.round(x * 10) / 10));
 
+const percent = (p: number): string => String(Number((100 * p).toFixed(1)));
+
 /** Everything the record shows, each as a table that can be saved. */
-export function recordTables(jobs: readonly PastJob[]): RecordTable[] {
+export function recordTables(jobs: readonly PastJob[], since: LearnedSince = {}): RecordTable[] {
   return [
     {
       table: "comebacks",
@@ -47,6 +50,23 @@ export function recordTables(jobs: readonly PastJob[]): RecordTable[] {
         modeNamed(f.mode)?.says ?? f.mode,
         figure(f.years),
       ]),
+      bars: 2,
+    },
+    {
+      table: "causes",
+      title: "What began it, kind by kind",
+      none: "No job that went home was judged to have failed of anything.",
+      head: ["Kind", "What began it", "times", "of verdicts", "taken as, %", "as it ships, %"],
+      rows: learnedKinds(jobs, since).flatMap(({ kind, causes }) =>
+        causes.map((c) => [
+          kind,
+          causeSays(c.cause),
+          String(c.n),
+          String(c.m),
+          percent(c.prior),
+          percent(c.shipped),
+        ]),
+      ),
       bars: 2,
     },
     {

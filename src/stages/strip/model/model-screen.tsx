@@ -34,6 +34,7 @@ export function ModelScreen({
   written,
   version,
   alone,
+  began,
 }: Omit<ModelView, "frame" | "unit"> & { number: string }) {
   const [open, setOpen] = useState<string>();
   const { write, fault } = useWriteGuide(version);
@@ -137,6 +138,7 @@ export function ModelScreen({
             ) : (
               <p className="hush text-[19px]">Nothing was found bad in the units that were here.</p>
             )}
+            {began.length > 0 && <Began began={began} />}
             <p className="hush text-[18px]">
               {alone
                 ? "Learnt from this unit alone: the next one is held against it."
@@ -151,6 +153,30 @@ export function ModelScreen({
         </section>
       )}
     </main>
+  );
+}
+
+const percent = (p: number): string => `${Number((100 * p).toFixed(1))} %`;
+
+/** What verdicts on units of this kind were, and what they make of the odds of the next. */
+function Began({ began }: Pick<ModelView, "began">) {
+  return (
+    <section aria-label="What began it">
+      <h2 className="text-[22px]">What began it</h2>
+      <ul className="text-[20px]">
+        {began.map((b) => (
+          <li key={b.says}>
+            {b.says}: {b.n} of {b.m} of its kind here
+            <span className="hush block text-[17px]">
+              taken as {percent(b.prior)} before anything is found; {percent(b.shipped)} as it ships
+            </span>
+          </li>
+        ))}
+      </ul>
+      <a className="text-[18px] underline" href="/record?table=causes">
+        All kinds, and to start afresh
+      </a>
+    </section>
   );
 }
 

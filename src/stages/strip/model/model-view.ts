@@ -1,7 +1,9 @@
+import { ROOTS } from "@/core/judge/roots";
 import { type Guide, guideOf } from "@/core/memory/guide";
 import { guideWith, type WrittenGuide } from "@/core/memory/written-guide";
 import { type FrameView, frameOf } from "../../frame/frame-view";
 import { pageJob } from "../../job-view/page-job";
+import { learnedHere } from "../../judge/why/evidence-here";
 import { unitOf, unitsOfModel } from "./units-of-model";
 
 export interface ModelView {
@@ -12,6 +14,15 @@ export interface ModelView {
   readonly version: number;
   /** it is learnt from this unit alone */
   readonly alone: boolean;
+  /** what verdicts on such units were, the most often first */
+  readonly began: readonly {
+    readonly says: string;
+    readonly n: number;
+    readonly m: number;
+    /** how likely each is taken to be before anything is found, and as it ships; 0 to 1 */
+    readonly prior: number;
+    readonly shipped: number;
+  }[];
   readonly unit: { readonly kind: string; readonly maker: string; readonly model: string };
 }
 
@@ -42,6 +53,16 @@ export async function modelView(number: string): Promise<ModelView | null> {
     written: kept.written,
     version: kept.version,
     alone,
+    began: (await learnedHere(job))
+      .filter((l) => l.n > 0)
+      .sort((a, b) => b.n - a.n)
+      .map(({ cause, n, m, prior, shipped }) => ({
+        says: ROOTS.find((r) => r.cause === cause)?.says ?? cause,
+        n,
+        m,
+        prior,
+        shipped,
+      })),
     unit: { kind, maker, model },
   };
 }
