@@ -30,6 +30,7 @@ import { knownKindsOfNames } from "./migrations/0022-known-kinds";
 import { judgedPieces } from "./migrations/0023-judged-pieces";
 import { doesNotApply } from "./migrations/0024-does-not-apply";
 import { activeSulphur } from "./migrations/0025-active-sulphur";
+import { foundBesides } from "./migrations/0026-found-besides";
 import { canWrite, databasePlace, lookAtFolder, markShop } from "./shop-folder";
 import { ShopTrouble, type Trouble, troubleIn } from "./trouble";
 
@@ -60,6 +61,7 @@ export const MIGRATIONS = [
   judgedPieces,
   doesNotApply,
   activeSulphur,
+  foundBesides,
 ].map((m) => ({ ...m, down: notUndone }));
 
 /** A shop's rows that only the newer form can hold would be lost. */

@@ -10,7 +10,7 @@ import {
 } from "@/core/job/gear-notes";
 import { PART_MATERIALS } from "@/core/job/part-material";
 import type { HardwareFind, Reading } from "@/core/job/reading";
-import { FAILURE_MODES, isFailure } from "@/core/judge/failure-modes";
+import { foundSays, isFailure, modeNamed, worstOf } from "@/core/judge/failure-modes";
 import { FATES } from "@/core/judge/fate";
 import { namesTheGear, readingKind } from "@/core/quantity/reading-kinds";
 import type { TrainInput } from "@/core/train/train";
@@ -71,16 +71,24 @@ export async function setFinding(
     renew,
     got,
     ...fields
-  }: Partial<Pick<Finding, "mode" | "extent" | "note" | "fate" | "fateWhy">> & {
+  }: Partial<Pick<Finding, "mode" | "also" | "extent" | "note" | "fate" | "fateWhy">> & {
     readonly renew?: boolean;
     readonly got?: null;
   },
   openAgain: readonly string[] = [],
 ): Promise<number> {
   return changeJob(number, version, async (c) => {
-    const { gear } = await findingOf(c, part);
+    const before = await findingOf(c, part);
+    const { gear } = before;
+    const mode = modeNamed(fields.mode);
+    const besides = fields.also ?? before.also ?? [];
+    // what is sound has nothing else; what was found besides may become what is said first
+    const also = isFailure(fields.mode ?? before.mode)
+      ? besides.filter((m) => m !== (fields.mode ?? before.mode))
+      : [];
     await writeFinding(c, part, {
       ...fields,
+      ...(fields.mode === undefined && fields.also === undefined ? {} : { also }),
       ...(got === undefined ? {} : { got, chosen: null, goesIn: null }),
     });
     if (openAgain.length)
@@ -95,11 +103,13 @@ export async function setFinding(
         .where({ id: c.job.id })
         .update(records.jobs.write({ nothingFailed: null }));
     if (fields.fate === "renew-pair" && gear.mate) await renewPart(c, gear.mate, true);
-    const mode = FAILURE_MODES.find((m) => m.mode === fields.mode);
-    const renewed = renew ?? mode?.renew;
+    const worst = modeNamed(worstOf({ mode: fields.mode ?? before.mode, also }));
+    const renewed = renew ?? (fields.also?.length ? worst?.renew || undefined : mode?.renew);
     if (renewed !== undefined) await renewPart(c, part, renewed);
     if (fields.fate)
       return `${await nameOf(c, part)}: ${FATES.find((f) => f.fate === fields.fate)?.says.toLowerCase()}`;
+    if (fields.also)
+      return `${await nameOf(c, part)}: ${foundSays({ mode: fields.mode ?? before.mode, also })}`;
     return `${await nameOf(c, part)}: ${mode?.says ?? (renew === undefined ? "noted" : renew ? "goes back new" : "stays")}`;
   });
 }

@@ -227,13 +227,23 @@ describe("what Judge comes to know", () => {
       source: "typed",
     });
     v = await setFinding(number, v, "p1", { fate: "renew-pair", fateWhy: "the mate is worn" });
+    v = await setFinding(number, v, "p1", { mode: "worn" });
+    v = await setFinding(number, v, "p1", { also: ["pitted"] });
     const kept = await job(number);
     expect(kept.train).toEqual(train);
     expect(kept.causes).toEqual({ chosen: ["jam"], words: "a cherry stone" });
     expect(kept.benchFinds.map((f) => f.name)).toEqual(["608", "M4"]);
     expect(kept.findings[0]).toMatchObject({ fate: "renew-pair", fateWhy: "the mate is worn" });
+    expect(kept.findings[0]).toMatchObject({ mode: "worn", also: ["pitted"] });
     const { number: again } = await takeInJobFile(await parcelOf(number), true);
     const copy = await job(again);
+    expect(copy.findings[0]?.also).toEqual(["pitted"]);
+    // what was found besides may become what is said first, and what is sound has nothing else
+    v = await setFinding(number, v, "p1", { mode: "pitted" });
+    expect((await job(number)).findings[0]).toMatchObject({ mode: "pitted", also: [] });
+    v = await setFinding(number, v, "p1", { also: ["blued"] });
+    await setFinding(number, v, "p1", { mode: "sound" });
+    expect((await job(number)).findings[0]).toMatchObject({ mode: "sound", also: [] });
     expect([copy.train, copy.causes, copy.benchFinds, copy.findings[0]?.fate]).toEqual([
       kept.train,
       kept.causes,

@@ -1,6 +1,6 @@
 import type { Job } from "../job/job";
 import { partNamed } from "../job/part";
-import { FAILURE_MODES, isFailure } from "../judge/failure-modes";
+import { foundSays, isFailure } from "../judge/failure-modes";
 import { ROOTS } from "../judge/roots";
 import { money } from "../quantity/money";
 import { sentence } from "../sentence";
@@ -66,7 +66,7 @@ export function messageOf(
   const about = `${job.number}: your ${unit}`;
   const failed = job.findings
     .filter((f) => isFailure(f.mode))
-    .map((f) => `${partNamed(job, f.part)}: ${FAILURE_MODES.find((m) => m.mode === f.mode)?.says ?? f.mode}`);
+    .map((f) => `${partNamed(job, f.part)}: ${foundSays(f)}`);
   const why = (job.causes.chosen ?? []).flatMap((c) => ROOTS.find((r) => r.cause === c)?.says ?? []);
   switch (kind) {
     case "taken-in":

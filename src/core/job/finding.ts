@@ -11,6 +11,8 @@ import { later, ref, text } from "./written";
 export const findingSchema = z.strictObject({
   part: ref,
   mode: text.optional(),
+  /** what else was found at it */
+  also: z.array(text).max(10, "are more than 10").optional(),
   extent: text.optional(),
   note: text.optional(),
   /** tooth, from 0 → its mark */

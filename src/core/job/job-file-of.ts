@@ -118,6 +118,7 @@ export function jobFileOf(job: Job, { hashes, missing }: Carrying = {}): JobFile
         chosen: f.chosen,
         x: known({
           ...f.x,
+          also: f.also?.length ? f.also : undefined,
           gear: f.gear,
           fate: f.fate,
           fateWhy: f.fateWhy,

@@ -165,7 +165,7 @@ export type Carried = Frozen<z.infer<typeof carriedSchema>>;
 
 /** What stands under `x` of a finding. */
 export const carriedFinding = findingSchema
-  .pick({ gear: true, fate: true, fateWhy: true, readNumber: true, got: true, goesIn: true })
+  .pick({ also: true, gear: true, fate: true, fateWhy: true, readNumber: true, got: true, goesIn: true })
   .partial()
   .extend({ readNumber: words.optional() });
 

@@ -5,7 +5,7 @@ import { bushVerdict } from "./bush-clearance";
 import { caseOf, rootsOf } from "./case";
 import { howFar, likelyCauses } from "./causes";
 import { type Evidence, factsOf } from "./evidence";
-import { FAILURE_MODES, GREASE_STATES, modesFor, SYMPTOMS } from "./failure-modes";
+import { FAILURE_MODES, foundSays, GREASE_STATES, modesFor, SYMPTOMS, worstOf } from "./failure-modes";
 import { type FateFacts, fateOptions } from "./fate";
 import { MECHANISMS } from "./network/mechanisms";
 import { pathsFor, strongestWays } from "./network/network";
@@ -346,6 +346,17 @@ describe("causes", () => {
       "renew both gears of the pair",
     ]);
     expect(howFar([], [], ["metal"]).map((f) => f.says)).toEqual([WASH]);
+  });
+  it("two findings at one part are two signs, and each counts", () => {
+    const shaft = { name: "spindle", kind: "shaft", mode: "bent" };
+    const both = job({ symptoms: [], parts: [{ ...shaft, also: ["wound"] }] });
+    expect(factsOf(both).map((f) => f.says)).toEqual(
+      expect.arrayContaining(["spindle: bent", "spindle: string or hair wound in"]),
+    );
+    const odds = (e: Evidence): number => likelyCauses(e).find((c) => c.cause === "hair")?.probability ?? 0;
+    expect(odds(both)).toBeGreaterThan(odds(job({ parts: [shaft] })) + 0.5);
+    expect(foundSays({ mode: "bent", also: ["scored"] })).toBe("bent, and scored");
+    expect(worstOf({ mode: "wound", also: ["bent"] })).toBe("bent");
   });
   it("facts are said in words, once", () => {
     const says = factsOf(juicer).map((f) => f.says);

@@ -1,6 +1,6 @@
 import { isPlastic } from "../hardware/material";
 import { TOOTHED_KINDS } from "../hardware/part-kind";
-import { greaseStatesIn, isFailure, modeNamed, symptomSays } from "./failure-modes";
+import { greaseStatesIn, isFailure, modeNamed, modesOf, symptomSays } from "./failure-modes";
 import { LOOKS } from "./network/looks";
 import { SIGNS } from "./network/signs";
 import type { Turning } from "./tooth-marks";
@@ -32,6 +32,8 @@ export interface EvidentPart {
   readonly kind?: string | undefined;
   readonly material?: string | undefined;
   readonly mode?: string | undefined;
+  /** what else was found at it */
+  readonly also?: readonly string[] | undefined;
   readonly marks?: Readonly<Record<string, string>> | undefined;
   readonly teeth?: number | undefined;
   readonly turning?: Turning | undefined;
@@ -142,8 +144,9 @@ const TOLD_BY_TEETH = ["missing-teeth", "knife-edged", "chipped", "worn", "melte
 function seenOf(p: EvidentPart): Fact[] {
   const out: Fact[] = [];
   const pattern = p.marks && p.teeth ? patternOf(p.name, p.marks, p.teeth, p.turning, p.drives) : [];
-  const mode = modeNamed(p.mode);
-  if (mode && isFailure(p.mode) && !(pattern.length && TOLD_BY_TEETH.includes(mode.mode))) {
+  for (const said of modesOf(p)) {
+    const mode = modeNamed(said);
+    if (!mode || !isFailure(said) || (pattern.length && TOLD_BY_TEETH.includes(said))) continue;
     const own = `${p.kind ?? "part"}:${mode.mode}`;
     out.push({
       fact: IDS.has(own) ? own : `any:${mode.mode}`,
@@ -168,8 +171,9 @@ function seenOf(p: EvidentPart): Fact[] {
 const BRITTLE = ["split", "cracked-hub", "crazed", "missing-teeth", "broken", "cracked"];
 /** More than one part of plastic went, and not all of them by teeth alone. */
 function severalBrittle(parts: readonly EvidentPart[]): Fact[] {
-  const gone = parts.filter((p) => isPlastic(p.material) && BRITTLE.includes(p.mode ?? ""));
-  return gone.length > 1 && gone.some((p) => p.mode !== "missing-teeth")
+  const gone = parts.filter((p) => isPlastic(p.material) && modesOf(p).some((m) => BRITTLE.includes(m)));
+  return gone.length > 1 &&
+    gone.some((p) => modesOf(p).some((m) => BRITTLE.includes(m) && m !== "missing-teeth"))
     ? [
         {
           fact: "brittle:several",

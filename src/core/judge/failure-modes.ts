@@ -99,6 +99,25 @@ export const modesFor = (kind: string | undefined): FailureMode[] =>
 
 export const modeNamed = (mode: string | undefined): FailureMode | undefined =>
   FAILURE_MODES.find((m) => m.mode === mode);
+/** What was found at a part: how it failed, and what else. */
+export interface Found {
+  readonly mode?: string | undefined;
+  readonly also?: readonly string[] | undefined;
+}
+/** Everything that was found at a part, the first thing first. */
+export const modesOf = ({ mode, also = [] }: Found): readonly string[] =>
+  mode === undefined ? [] : [mode, ...also];
+
+/** @example foundSays({ mode: "bent", also: ["scored"] }) // "bent, and scored" */
+export const foundSays = (f: Found): string =>
+  modesOf(f)
+    .map((m) => modeNamed(m)?.says ?? m)
+    .join(", and ");
+
+/** Of several findings at one part the one that asks for most: a part that must be renewed is renewed. */
+export const worstOf = (f: Found): string | undefined =>
+  modesOf(f).find((m) => modeNamed(m)?.renew) ?? f.mode;
+
 /**
  * Whether what was found of a part is a failure: it goes back new, is mended, or goes back as it is with a
  * reason.

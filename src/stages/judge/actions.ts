@@ -61,7 +61,8 @@ function linesToOpen(job: Job, part: string): string[] {
 
 const findingInput = z.object({
   ...onPart,
-  ...findingSchema.pick({ mode: true, extent: true, note: true, fate: true, fateWhy: true }).shape,
+  ...findingSchema.pick({ mode: true, also: true, extent: true, note: true, fate: true, fateWhy: true })
+    .shape,
   renew: z.boolean().optional(),
   /** null: where it comes from is open again */
   got: z.null().optional(),
@@ -77,7 +78,7 @@ export async function saveFinding(raw: z.infer<typeof findingInput>): Promise<Ac
       if (job.findings.find((x) => x.part === part)?.gear.mate !== mate)
         at = await setGearNotes(number, version, part, { mate });
     }
-    const anew = isFailure(f.mode) || f.renew === true;
+    const anew = isFailure(f.mode) || (f.also?.length ?? 0) > 0 || f.renew === true;
     return setFinding(number, at, part, f, anew ? linesToOpen(job, part) : []);
   });
 }

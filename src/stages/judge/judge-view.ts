@@ -25,7 +25,7 @@ import { fatesOf } from "./why/why-facts";
 export interface JudgedPart extends Pick<Part, "id" | "kind" | "kindSaid" | "material" | "renew"> {
   readonly name: string;
   readonly finding:
-    | (Pick<Finding, "mode" | "extent" | "note" | "identity" | "fate" | "fateWhy" | "readNumber"> & {
+    | (Pick<Finding, "mode" | "also" | "extent" | "note" | "identity" | "fate" | "fateWhy" | "readNumber"> & {
         readonly looks?: Readonly<Record<string, string>>;
       })
     | undefined;
@@ -92,7 +92,7 @@ const judgedParts = onceFor((job: Job): JudgedPart[] => {
       ...only(p, ["id", "kind", "kindSaid", "material", "renew"]),
       name: partName(p),
       finding: finding && {
-        ...only(finding, ["mode", "extent", "note", "identity", "fate", "fateWhy", "readNumber"]),
+        ...only(finding, ["mode", "also", "extent", "note", "identity", "fate", "fateWhy", "readNumber"]),
         ...(finding.gear.looks ? { looks: finding.gear.looks } : {}),
       },
       step: at === undefined ? undefined : at + 1,

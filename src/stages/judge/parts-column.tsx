@@ -3,7 +3,7 @@
 import { useState } from "react";
 import { partLook } from "@/core/hardware/part-look";
 import type { Job } from "@/core/job/job";
-import { modeNamed } from "@/core/judge/failure-modes";
+import { foundSays } from "@/core/judge/failure-modes";
 import { KeyButton } from "@/ui/key-button";
 import { PartGlyph } from "@/ui/part-glyph";
 import { useRestLater } from "@/ui/use-rest-later";
@@ -71,9 +71,7 @@ export function PartsColumn({
                   <PartGlyph kind={partLook(p.name, p.kind)} size={34} />
                   <span className="name">
                     {p.name}
-                    {p.finding?.mode && (
-                      <small className="mode">{modeNamed(p.finding.mode)?.says ?? p.finding.mode}</small>
-                    )}
+                    {p.finding?.mode && <small className="mode">{foundSays(p.finding)}</small>}
                   </span>
                   {p.renew && <b className="new">new</b>}
                 </button>

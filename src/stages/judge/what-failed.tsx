@@ -1,9 +1,10 @@
 "use client";
 
 import { useRouter } from "next/navigation";
+import { useState } from "react";
 import { gearBenchOf } from "@/core/job/address";
 import { sizeOf } from "@/core/job/gear-notes";
-import { modesFor } from "@/core/judge/failure-modes";
+import { isFailure, modesFor } from "@/core/judge/failure-modes";
 import { KeyButton } from "@/ui/key-button";
 import { useJob } from "../saving/job-context";
 import { saveFinding } from "./actions";
@@ -14,8 +15,18 @@ import type { JudgedPart } from "./judge-view";
 export function WhatFailed({ part }: { part: JudgedPart }) {
   const { run, number } = useJob();
   const router = useRouter();
+  const [besides, setBesides] = useState<string>();
   const { finding } = part;
   const modes = modesFor(part.kind);
+  const also = finding?.also ?? [];
+  const adding = besides === part.id;
+  const press = (mode: string): void => {
+    setBesides(undefined);
+    if (also.includes(mode)) void run(saveFinding, { part: part.id, also: also.filter((m) => m !== mode) });
+    else if (adding && mode !== finding?.mode && isFailure(mode))
+      void run(saveFinding, { part: part.id, also: [...also, mode] });
+    else void run(saveFinding, { part: part.id, mode });
+  };
   return (
     <section aria-label="Finding" className="flex min-h-0 flex-col gap-2 overflow-y-auto">
       <h2 className="text-[24px]">How did it fail?</h2>
@@ -26,13 +37,24 @@ export function WhatFailed({ part }: { part: JudgedPart }) {
             key={m.mode}
             keyName={i < 9 ? String(i + 1) : i === 9 ? "0" : undefined}
             className={modes.length > 8 ? "small !py-0" : ""}
-            pressed={finding?.mode === m.mode}
-            onPress={() => void run(saveFinding, { part: part.id, mode: m.mode })}
+            pressed={finding?.mode === m.mode || also.includes(m.mode)}
+            onPress={() => press(m.mode)}
           >
-            {m.says}
+            {also.includes(m.mode) ? `and ${m.says}` : m.says}
           </KeyButton>
         ))}
       </div>
+      {isFailure(finding?.mode) && (
+        <KeyButton
+          keyName="+"
+          className="small self-start"
+          pressed={adding}
+          label="Something else was found at it as well"
+          onPress={() => setBesides(adding ? undefined : part.id)}
+        >
+          {adding ? "What else was found at it?" : "And something else"}
+        </KeyButton>
+      )}
       {part.kind === "bush" && <BushMeasures part={part.id} readings={part.readings} />}
       <div className={`grid gap-1.5 ${part.kind === "gear" ? "mt-auto grid-cols-2" : ""}`}>
         <KeyButton

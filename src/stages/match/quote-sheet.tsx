@@ -1,7 +1,7 @@
 import type { StoredQuote } from "@/core/job/bought";
 import type { Job } from "@/core/job/job";
 import { partNamed } from "@/core/job/part";
-import { FAILURE_MODES } from "@/core/judge/failure-modes";
+import { foundSays } from "@/core/judge/failure-modes";
 import type { ShopRates } from "@/core/match/quote/quote";
 import { money } from "@/core/quantity/money";
 import { dayAs } from "@/ui/day";
@@ -43,7 +43,7 @@ export function QuoteSheet({
         <ul className="list-disc pl-5">
           {failed.map((f) => (
             <li key={f.part} className="first-letter:uppercase">
-              {partNamed(job, f.part)}: {FAILURE_MODES.find((m) => m.mode === f.mode)?.says}
+              {partNamed(job, f.part)}: {foundSays(f)}
               {f.extent && `, ${f.extent}`}
             </li>
           ))}

@@ -7,7 +7,7 @@ import type { Job } from "../../job/job";
 import { finalKey, undoKey } from "../../job/keys";
 import { partNamed } from "../../job/part";
 import { FEW_STEPS } from "../../job/step";
-import { FAILURE_MODES, greaseStatesIn, isFailure, modeNamed, symptomSays } from "../../judge/failure-modes";
+import { foundSays, greaseStatesIn, isFailure, symptomSays } from "../../judge/failure-modes";
 import { ROOTS } from "../../judge/roots";
 import { capital, listed } from "../../sentence";
 import { LOOSE_ITEMS, looseItemsInWords } from "../loose-items";
@@ -103,7 +103,7 @@ function whatWasWrong(job: Job): Section {
     ...failed.map((f) => ({
       lead: capital(partNamed(job, f.part)),
       says: [
-        FAILURE_MODES.find((m) => m.mode === f.mode)?.says,
+        foundSays(f),
         f.extent && `, ${f.extent}`,
         f.fate === "keep" && f.fateWhy && `; left as it is: ${f.fateWhy}`,
         f.fate === "repair" && f.fateWhy && `; mended: ${f.fateWhy}`,
@@ -119,7 +119,7 @@ function whatWasWrong(job: Job): Section {
     ...(looked.length
       ? [
           {
-            says: `Looked at: ${looked.map((f) => `${partNamed(job, f.part)}, ${modeNamed(f.mode)?.says}${f.extent ? ` (${f.extent})` : ""}`).join("; ")}.`,
+            says: `Looked at: ${looked.map((f) => `${partNamed(job, f.part)}, ${foundSays(f)}${f.extent ? ` (${f.extent})` : ""}`).join("; ")}.`,
           },
         ]
       : []),

@@ -4,7 +4,7 @@ import type { Job } from "@/core/job/job";
 import { mateOf } from "@/core/job/mate-of";
 import { partName } from "@/core/job/part";
 import type { Evidence } from "@/core/judge/evidence";
-import { pairLimitMm } from "@/core/judge/failure-modes";
+import { pairLimitMm, worstOf } from "@/core/judge/failure-modes";
 import { type FateFacts, type FateOption, fateOptions } from "@/core/judge/fate";
 import { rankCandidates } from "@/core/match/candidates/rank";
 import type { CataloguePart } from "@/core/match/catalogue/catalogue-part";
@@ -38,6 +38,7 @@ export function evidenceOf(job: Job): Evidence {
         kind: p.kind,
         material: p.material,
         mode: f?.mode,
+        also: f?.also,
         marks: f?.teeth,
         teeth: view?.gear?.teeth ?? f?.gear.teeth,
         turning: f?.gear.turning,
@@ -62,7 +63,7 @@ export function fatesOf(job: Job, partId: string, catalogue: readonly CatalogueP
   const view = part.kind === "gear" ? gearView(job, partId, []) : null;
   const facts: FateFacts = {
     kind: part.kind,
-    mode: f.mode,
+    mode: worstOf(f) ?? f.mode,
     plastic: isPlastic(part.material),
     load: loadOf(job),
     safety: canHurt(job, part.kind),

@@ -1,6 +1,6 @@
 import type { Job } from "@/core/job/job";
 import { partNamed } from "@/core/job/part";
-import { isFailure, modeNamed } from "@/core/judge/failure-modes";
+import { foundSays, isFailure } from "@/core/judge/failure-modes";
 import { type Ghost, ghostOf } from "@/core/memory/ghost";
 import type { Failed } from "@/core/memory/guide";
 import { isSameStrip } from "@/core/memory/guide-file";
@@ -18,7 +18,7 @@ export interface ModelUnit {
 const failedIn = (job: Job): Failed[] =>
   job.findings.flatMap((f) =>
     isFailure(f.mode) && job.parts.some((p) => p.id === f.part)
-      ? [{ part: partNamed(job, f.part), how: modeNamed(f.mode)?.says ?? f.mode ?? "" }]
+      ? [{ part: partNamed(job, f.part), how: foundSays(f) }]
       : [],
   );
 export const unitOf = (job: Job): ModelUnit => ({
