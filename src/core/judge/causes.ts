@@ -150,6 +150,13 @@ function reasonOf(
   return says === undefined ? undefined : { says: f.says, why: says, against };
 }
 
+/** How far the work must go, and what asks for it. */
+export interface Demand {
+  readonly says: string;
+  /** causes with their odds; what was seen has none */
+  readonly because: readonly { readonly says: string; readonly probability?: number }[];
+}
+
 /**
  * How far the work must go, over all causes that are likely or chosen, each demand once, with the causes that
  * make it. Crumbs in the grease ask for the whole case to be washed, whatever the cause.
@@ -160,10 +167,13 @@ export function howFar(
   causes: readonly LikelyCause[],
   chosen: readonly string[],
   greaseStates: readonly string[] = [],
-): { readonly says: string; readonly because: readonly string[] }[] {
-  const out = new Map<string, string[]>(hasCrumbs(greaseStates) ? [[WASH, ["crumbs in the grease"]]] : []);
+): Demand[] {
+  const out = new Map<string, Demand["because"][number][]>(
+    hasCrumbs(greaseStates) ? [[WASH, [{ says: "crumbs in the grease" }]]] : [],
+  );
   for (const c of causes)
     if (chosen.includes(c.cause) || (chosen.length === 0 && c.how === "likely"))
-      for (const says of c.goTo) out.set(says, [...(out.get(says) ?? []), c.says]);
+      for (const says of c.goTo)
+        out.set(says, [...(out.get(says) ?? []), { says: c.says, probability: c.probability }]);
   return [...out].map(([says, because]) => ({ says, because }));
 }

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { likelyCauses } from "./causes";
 import { nextLook } from "./next-look";
+import { nextToFail } from "./next-to-fail";
 
 /** What was found, as JSON; nothing is known of what is not said. */
 export const whyInput = z
@@ -24,6 +25,7 @@ export const whyInput = z
           kind: z.string().optional(),
           material: z.string().optional(),
           mode: z.string().optional(),
+          also: z.array(z.string()).optional(),
           marks: z.record(z.string(), z.string()).optional(),
           teeth: z.int().positive().optional(),
           turning: z.enum(["clockwise", "counter-clockwise"]).optional(),
@@ -39,8 +41,9 @@ export const whyInput = z
     message: "says nothing that was found: give a symptom, a state of the grease or a part",
   });
 
-/** The causes with their probabilities and chains, likeliest first, and the next look worth taking. */
+/** The causes with their odds and chains, likeliest first, the next look worth taking, and what goes next. */
 export const whyAnswer = (evidence: z.infer<typeof whyInput>) => ({
   causes: likelyCauses(evidence),
   next: nextLook(evidence),
+  toFail: nextToFail(evidence),
 });

@@ -25,7 +25,7 @@ const HOW_LOOKS: Readonly<Record<LikelyCause["how"], string>> = {
  * Why it failed: what began it with its odds, what led to what, what speaks for and against it, the next look
  * worth taking, how far the work must go; the technician's verdict above all.
  */
-export function WhyScreen({ causes, here, next, kept, facts, greaseStates }: Omit<WhyView, "frame">) {
+export function WhyScreen({ causes, here, next, toFail, kept, facts, greaseStates }: Omit<WhyView, "frame">) {
   const { run } = useJob();
   const [picked, setPicked] = useState<string>();
   const shown = causes.find((c) => c.cause === (picked ?? kept.chosen?.[0])) ?? causes[0];
@@ -137,19 +137,50 @@ export function WhyScreen({ causes, here, next, kept, facts, greaseStates }: Omi
           rows={3}
           save={(words) => run(saveCauses, { words })}
         />
-        <h2 className="text-[24px]">How far the work must go</h2>
-        <ul aria-label="How far the work must go" className="min-h-0 flex-1 overflow-y-auto">
-          {far.map((f, i) => (
-            <li key={i} className="border-b-2 border-base-300 py-1.5 text-[20px]">
-              <span className="block font-semibold first-letter:uppercase">{f.says}</span>
-              <span className="hush text-[17px]">{f.because.join(" · ").toLowerCase()}</span>
-            </li>
-          ))}
-          {far.length === 0 && (
-            <li className="hush text-[19px]">Choose a cause, or find more signs: then it is said here.</li>
-          )}
-        </ul>
+        <div className="min-h-0 flex-1 overflow-y-auto">
+          <h2 className="text-[24px]">How far the work must go</h2>
+          <ul aria-label="How far the work must go">
+            {far.map((f, i) => (
+              <li key={i} className="border-b-2 border-base-300 py-1.5 text-[20px]">
+                <span className="block font-semibold first-letter:uppercase">{f.says}</span>
+                <span className="hush text-[17px]">
+                  {f.because
+                    .map(
+                      (b) =>
+                        `${b.says.toLowerCase()}${b.probability === undefined ? "" : `, ${percent(b.probability)}`}`,
+                    )
+                    .join(" · ")}
+                </span>
+              </li>
+            ))}
+            {far.length === 0 && (
+              <li className="hush text-[19px]">Choose a cause, or find more signs: then it is said here.</li>
+            )}
+          </ul>
+          {toFail.length > 0 && <ToFail toFail={toFail} />}
+        </div>
       </section>
     </div>
+  );
+}
+
+/** What is likely bad as well, and what is sound so far and next. */
+function ToFail({ toFail }: Pick<WhyView, "toFail">) {
+  return (
+    <>
+      <h2 className="pt-3 text-[24px]">What goes next</h2>
+      <ul aria-label="What goes next">
+        {toFail.map((f) => (
+          <li key={f.parts.join()} className="border-b-2 border-base-300 py-1.5 text-[20px]">
+            <span className="block font-semibold first-letter:uppercase">
+              {f.parts.join(" and ")}: {f.says}, <span className="figures">{percent(f.probability)}</span>
+            </span>
+            <span className="hush text-[17px]">
+              {f.sound ? "sound so far" : "not looked at"}; {f.because}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </>
   );
 }

@@ -1,7 +1,8 @@
 import type { ChosenCauses } from "@/core/job/finding";
 import { type LikelyCause, likelyCauses } from "@/core/judge/causes";
-import { factsOf } from "@/core/judge/evidence";
+import { type Evidence, factsOf } from "@/core/judge/evidence";
 import { type NextLook, nextLook } from "@/core/judge/next-look";
+import { type NextToFail, nextToFail } from "@/core/judge/next-to-fail";
 import { remembered } from "@/core/remembered";
 import { type FrameView, frameOf } from "../../frame/frame-view";
 import { pageJob } from "../../job-view/page-job";
@@ -10,6 +11,11 @@ import { evidenceHere } from "./evidence-here";
 /** A page that is drawn again with nothing new found has its answers at once. */
 const causesOf = remembered(likelyCauses);
 const lookAfter = remembered(nextLook);
+const failsAfter = remembered(({ evidence, chosen }: { evidence: Evidence; chosen: readonly string[] }) =>
+  nextToFail(evidence, chosen),
+);
+const failsNext = (evidence: Evidence, chosen: readonly string[]): readonly NextToFail[] =>
+  failsAfter({ evidence, chosen });
 
 export interface WhyView {
   readonly frame: FrameView;
@@ -18,6 +24,8 @@ export interface WhyView {
   readonly here: Readonly<Record<string, { readonly n: number; readonly m: number }>>;
   /** of what was not looked at, what settles most for its minutes */
   readonly next: NextLook | null;
+  /** what is likely bad as well, or sound so far and next */
+  readonly toFail: readonly NextToFail[];
   readonly kept: ChosenCauses;
   /** what the causes are weighed by, in words */
   readonly facts: readonly string[];
@@ -34,6 +42,7 @@ export async function whyView(number: string): Promise<WhyView | null> {
     causes: causesOf(evidence),
     here: Object.fromEntries(learned.map(({ cause, n, m }) => [cause, { n, m }])),
     next: lookAfter(evidence),
+    toFail: failsNext(evidence, job.causes.chosen ?? []),
     kept: job.causes,
     facts: facts.map((f) => f.says),
     greaseStates: job.greaseStates,
