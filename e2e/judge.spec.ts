@@ -130,7 +130,7 @@ test("a nylon wheel with five teeth gone is measured, named, drawn and marked, i
     await expect(hand.button(/This was it/)).toBeVisible();
     const causes = page.getByRole("region", { name: "What may have begun it" });
     await expect(causes.getByRole("listitem").first()).toContainText("Something jammed");
-    await expect(causes).toContainText("A worn mate ate it");
+    await expect(causes.getByRole("list")).toContainText("A worn mate ate it");
     await expect(page.getByRole("figure", { name: "What failed first, what followed" })).toContainText(
       "teeth broke under one blow",
     );
@@ -147,8 +147,18 @@ test("a nylon wheel with five teeth gone is measured, named, drawn and marked, i
     await expect(page.getByRole("list", { name: "What speaks for and against it" })).toContainText(
       "teeth gone next to each other",
     );
+    await expect(hand.button(/✓ This was it/)).toBeVisible();
+    await page.keyboard.press("Space");
+    await expect(hand.button(/✓ This was it/)).toHaveCount(0);
     await page.keyboard.press("Space");
     await expect(hand.button(/✓ This was it/)).toBeVisible();
+    // a cause that the signs do not speak of is chosen all the same, and taken back
+    await page
+      .getByLabel("Another cause, that is not among these")
+      .selectOption("A spring broke, tired or came off");
+    await expect(causes.getByRole("list")).toContainText("✓ A spring broke, tired or came off");
+    await page.keyboard.press("Space");
+    await expect(causes.getByRole("list")).not.toContainText("A spring broke, tired or came off");
     await hand.write("In your own words; it stands above the rules", "A cherry stone went through it.");
     await expect(page.getByRole("list", { name: "How far the work must go" })).toContainText(
       /wash the whole case/i,

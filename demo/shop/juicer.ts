@@ -369,7 +369,7 @@ export const juicerAtMatch: Recipe = {
       hazards: ["blade"],
       condition: "case yellowed",
       newUnit: 329,
-      causes: { chosen: ["worn-mate"] },
+      causes: { chosen: ["jam"] },
     },
   },
 };

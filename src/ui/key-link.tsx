@@ -14,6 +14,7 @@ export function KeyLink({
   look = "plain",
   className = "",
   current = false,
+  label,
 }: {
   children: ReactNode;
   keyName?: string;
@@ -22,6 +23,8 @@ export function KeyLink({
   className?: string;
   /** the screen that is shown */
   current?: boolean;
+  /** what it does, where its words are short */
+  label?: string;
 }) {
   const router = useRouter();
   const words = useRef<HTMLSpanElement>(null);
@@ -29,13 +32,14 @@ export function KeyLink({
     keyName,
     () => router.push(href),
     true,
-    () => words.current?.textContent ?? "",
+    () => label ?? words.current?.textContent ?? "",
   );
   return (
     <Way
       href={href}
       className={`key-button ${look} ${className}`}
       aria-keyshortcuts={keyShortcut(keyName)}
+      aria-label={label}
       aria-current={current ? "page" : undefined}
     >
       {keyName && <KeyCap of={keyName} />}

@@ -348,6 +348,12 @@ describe("causes", () => {
     ]);
     expect(howFar([], [], ["metal"]).map((f) => f.says)).toEqual([WASH]);
   });
+  it("what somebody said it was stands among the causes, whatever the signs make of it", () => {
+    const said = likelyCauses(juicer, ["spring"]).find((c) => c.cause === "spring");
+    expect(said?.probability).toBeLessThan(0.1);
+    expect(howFar(likelyCauses(juicer, ["spring"]), ["spring"])[0]?.because[0]?.says).toBe(said?.says);
+    expect(likelyCauses(job(), ["hair"]).map((c) => c.cause)).toEqual(["hair"]);
+  });
   it("two findings at one part are two signs, and each counts", () => {
     const shaft = { name: "spindle", kind: "shaft", mode: "bent" };
     const both = job({ symptoms: [], parts: [{ ...shaft, also: ["wound"] }] });

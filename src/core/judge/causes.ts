@@ -34,22 +34,24 @@ const LIFTED = 1.25;
 
 /**
  * What began it, likeliest first, each with what speaks for and against it and the chain of what led to what.
- * A cause that nothing seen speaks for is not shown.
+ * A cause that nothing seen speaks for is not shown, unless somebody said that it was so.
  *
  * Exact probabilities in a noisy-or network of roots, mechanisms and signs; see `docs/why-it-failed.md`.
+ *
+ * @param chosen roots that the technician said it was
  */
-export function likelyCauses(evidence: Evidence): LikelyCause[] {
+export function likelyCauses(evidence: Evidence, chosen: readonly string[] = []): LikelyCause[] {
   const c = caseOf(evidence);
-  if (!c.facts.some(isSeen)) return [];
+  if (!c.facts.some(isSeen) && !chosen.length) return [];
   const now = rootsOf(c, c.known);
   const news = newsOf(c, now);
-  return ranked(c, now)
+  return ranked(c, now, chosen)
     .map(({ root, probability }) => ({
       ...said(root, probability, c.past),
       because: reasonsOf(root, news, c.past),
       chain: chainFrom(root.cause, c),
     }))
-    .filter((x) => x.because.some((b) => !b.against));
+    .filter((x) => chosen.includes(x.cause) || x.because.some((b) => !b.against));
 }
 
 /** The likeliest cause alone, without its reasons; nothing where nothing is found. */
@@ -70,15 +72,16 @@ const said = (root: Root, probability: number, past: ReadonlySet<string>): Said 
   goTo: [...root.goTo, ...(past.has("has:teeth") ? (root.goToTeeth ?? []) : [])],
 });
 
-/** Roots that what is seen makes likelier than they were at the counter, likeliest first. */
-function ranked(c: Case, now: ReadonlyMap<string, number>) {
+/** Roots that what is seen makes likelier than they were at the counter, and the chosen ones, likeliest first. */
+function ranked(c: Case, now: ReadonlyMap<string, number>, chosen: readonly string[] = []) {
   const before = new Map(networkFor(c.past, c.own).map((n) => [n.id, n.leak]));
   return ROOTS.map((root) => ({ root, probability: now.get(root.cause) ?? 0 }))
     .filter(
       ({ root, probability: p }) =>
-        p >= SHOWN &&
-        p > LIFTED * (before.get(root.cause) ?? 0) &&
-        c.facts.some((f) => isSeen(f) && strongestWays(c.past, root.cause).has(f.fact)),
+        chosen.includes(root.cause) ||
+        (p >= SHOWN &&
+          p > LIFTED * (before.get(root.cause) ?? 0) &&
+          c.facts.some((f) => isSeen(f) && strongestWays(c.past, root.cause).has(f.fact))),
     )
     .sort((a, b) => b.probability - a.probability || a.root.cause.localeCompare(b.root.cause));
 }

@@ -33,6 +33,11 @@ describe("what goes next", () => {
     const found = nextToFail(unit(wound, { ...seal, mode: "torn" }, { name: "other seal", kind: "seal" }));
     expect(found.filter((f) => f.parts[0] === "other seal" && f.says === "worn")).toEqual([]);
   });
+  it("a blow that one wheel shows is not guessed at the others", () => {
+    const marks = { 4: "missing", 5: "missing", 6: "missing" };
+    const wheel = { name: "wheel", kind: "gear", material: "PA", mode: "missing-teeth", teeth: 41, marks };
+    expect(nextToFail(unit(wheel, { name: "pinion", kind: "gear", material: "steel" }))).toEqual([]);
+  });
   it("a contact that gave up in one place makes no commutator worse", () => {
     const drill = unit({ name: "lead", kind: "wire", mode: "loose" }, { name: "motor", kind: "motor" });
     expect(nextToFail({ ...drill, symptoms: ["comes-and-goes"] })).toEqual([]);

@@ -74,6 +74,8 @@ function ofKind(
   const own = parts.filter((p) => p.kind === kind);
   const open = own.filter((p) => modesOf(p).length === 0);
   const good = own.filter((p) => p.mode !== undefined && !isFailure(p.mode));
+  // how gears share a blow, or a mate, is told by the pair and by how far the work must go
+  if (kind === "gear" && own.some((p) => isFailure(p.mode))) return undefined;
   const [about, sound] = open.length ? [open, false] : [good, true];
   if (!about.length) return undefined;
   const paths = pathsFor(past);
@@ -82,9 +84,9 @@ function ofKind(
     paths.filter((p) => p.to.startsWith(`${kind}:`) && known.get(p.to) === true).map((p) => p.from),
   );
   const all = SIGNS.flatMap((s): NextToFail[] => {
-    const [of_, mode] = s.id.split(":");
+    const [about_, mode] = s.id.split(":");
     const says = modeNamed(mode)?.says;
-    if (of_ !== kind || says === undefined || known.get(s.id) === true) return [];
+    if (about_ !== kind || says === undefined || known.get(s.id) === true) return [];
     const brings = (p: Path): number => p.strength * (of.get(p.from) ?? 0);
     const ways = paths
       .filter((p) => p.to === s.id && (MECHANISM_IDS.has(p.from) || ALL_OVER.has(p.from)))

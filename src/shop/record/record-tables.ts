@@ -56,7 +56,7 @@ export function recordTables(jobs: readonly PastJob[], since: LearnedSince = {})
       table: "causes",
       title: "What began it, kind by kind",
       none: "No job that went home was judged to have failed of anything.",
-      head: ["Kind", "What began it", "times", "of verdicts", "taken as, %", "as it ships, %"],
+      head: ["Kind", "What began it", "times", "of verdicts", "odds from them, %", "without them, %"],
       rows: learnedKinds(jobs, since).flatMap(({ kind, causes }) =>
         causes.map((c) => [
           kind,

@@ -18,6 +18,7 @@ export function WhatFailed({ part }: { part: JudgedPart }) {
   const [besides, setBesides] = useState<string>();
   const { finding } = part;
   const modes = modesFor(part.kind);
+  const failures = modes.filter((m) => !m.sound);
   const also = finding?.also ?? [];
   const adding = besides === part.id;
   const press = (mode: string): void => {
@@ -28,11 +29,11 @@ export function WhatFailed({ part }: { part: JudgedPart }) {
     else void run(saveFinding, { part: part.id, mode });
   };
   return (
-    <section aria-label="Finding" className="flex min-h-0 flex-col gap-2 overflow-y-auto">
+    <section aria-label="Finding" className="flex min-h-0 flex-col gap-2">
       <h2 className="text-[24px]">How did it fail?</h2>
-      <div className="grid grid-cols-2 gap-1.5">
+      <div className="grid min-h-0 flex-1 auto-rows-max grid-cols-2 gap-1.5 overflow-y-auto">
         {/* the usual ones first; long lists stand closer */}
-        {modes.map((m, i) => (
+        {failures.map((m, i) => (
           <KeyButton
             key={m.mode}
             keyName={i < 9 ? String(i + 1) : i === 9 ? "0" : undefined}
@@ -44,19 +45,33 @@ export function WhatFailed({ part }: { part: JudgedPart }) {
           </KeyButton>
         ))}
       </div>
-      {isFailure(finding?.mode) && (
-        <KeyButton
-          keyName="+"
-          className="small self-start"
-          pressed={adding}
-          label="Something else was found at it as well"
-          onPress={() => setBesides(adding ? undefined : part.id)}
-        >
-          {adding ? "What else was found at it?" : "And something else"}
-        </KeyButton>
-      )}
+      <div className="grid grid-cols-2 gap-1.5">
+        {modes
+          .filter((m) => m.sound)
+          .map((m) => (
+            <KeyButton
+              key={m.mode}
+              className="small"
+              pressed={finding?.mode === m.mode}
+              onPress={() => press(m.mode)}
+            >
+              {m.says}
+            </KeyButton>
+          ))}
+        {isFailure(finding?.mode) && (
+          <KeyButton
+            keyName="+"
+            className="small"
+            pressed={adding}
+            label="Something else was found at it as well"
+            onPress={() => setBesides(adding ? undefined : part.id)}
+          >
+            {adding ? "What else was found at it?" : "And something else"}
+          </KeyButton>
+        )}
+      </div>
       {part.kind === "bush" && <BushMeasures part={part.id} readings={part.readings} />}
-      <div className={`grid gap-1.5 ${part.kind === "gear" ? "mt-auto grid-cols-2" : ""}`}>
+      <div className={`grid gap-1.5 ${part.kind === "gear" ? "grid-cols-2" : ""}`}>
         <KeyButton
           keyName="R"
           pressed={part.renew === true}

@@ -24,7 +24,7 @@ import { useGearReadings } from "./use-gear-readings";
 const PLACES = [
   { place: "readings", keyName: "R", says: "Readings" },
   { place: "sizes", keyName: "Z", says: "Sizes" },
-  { place: "body", keyName: "B", says: "Hub and bore" },
+  { place: "body", keyName: "B", says: "Hub" },
   { place: "mate", keyName: "M", says: "Mate" },
 ] as const;
 type Place = (typeof PLACES)[number]["place"];
@@ -85,10 +85,11 @@ export function GearBench({
           )}
           <KeyLink
             keyName="P"
+            label="Count in a picture"
             href={`${gearBenchOf(number, part)}/picture`}
             className={`small ${kind === "spur" || kind === "helical" ? "" : "ml-auto"}`}
           >
-            Count in a picture
+            Picture
           </KeyLink>
           <KeyButton keyName="C" className="small" pressed={caliper} onPress={() => setCaliper(!caliper)}>
             Practice caliper

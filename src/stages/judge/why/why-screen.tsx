@@ -4,6 +4,7 @@ import { useState } from "react";
 import { howFar, type LikelyCause } from "@/core/judge/causes";
 import { chainInWords } from "@/core/judge/chain";
 import { LOOKS } from "@/core/judge/network/looks";
+import { ROOTS } from "@/core/judge/roots";
 import { KeyButton } from "@/ui/key-button";
 import { letGo } from "@/ui/let-go";
 import { percent } from "@/ui/odds";
@@ -77,6 +78,24 @@ export function WhyScreen({ causes, here, next, toFail, kept, facts, greaseState
             </li>
           ))}
         </ol>
+        <label className="words">
+          Another cause, that is not among these
+          <select
+            className="field"
+            value=""
+            onChange={(e) => {
+              setPicked(e.target.value);
+              choose(e.target.value);
+            }}
+          >
+            <option value="">choose one</option>
+            {ROOTS.filter((r) => !causes.some((c) => c.cause === r.cause)).map((r) => (
+              <option key={r.cause} value={r.cause}>
+                {r.says}
+              </option>
+            ))}
+          </select>
+        </label>
         {causes.length === 0 && (
           <p className="says">
             Nothing to go on yet: judge a part, or note the state of the old grease.{" "}
@@ -173,7 +192,8 @@ function ToFail({ toFail }: Pick<WhyView, "toFail">) {
         {toFail.map((f) => (
           <li key={f.parts.join()} className="border-b-2 border-base-300 py-1.5 text-[20px]">
             <span className="block font-semibold first-letter:uppercase">
-              {f.parts.join(" and ")}: {f.says}, <span className="figures">{percent(f.probability)}</span>
+              {f.parts.join(" and ")}: {f.says},{" "}
+              <span className="figures whitespace-nowrap">{percent(f.probability)}</span>
             </span>
             <span className="hush text-[17px]">
               {f.sound ? "sound so far" : "not looked at"}; {f.because}

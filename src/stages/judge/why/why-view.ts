@@ -9,7 +9,9 @@ import { pageJob } from "../../job-view/page-job";
 import { evidenceHere } from "./evidence-here";
 
 /** A page that is drawn again with nothing new found has its answers at once. */
-const causesOf = remembered(likelyCauses);
+const causesOf = remembered(({ evidence, chosen }: { evidence: Evidence; chosen: readonly string[] }) =>
+  likelyCauses(evidence, chosen),
+);
 const lookAfter = remembered(nextLook);
 const failsAfter = remembered(({ evidence, chosen }: { evidence: Evidence; chosen: readonly string[] }) =>
   nextToFail(evidence, chosen),
@@ -39,7 +41,7 @@ export async function whyView(number: string): Promise<WhyView | null> {
   const facts = factsOf(evidence).filter((f) => f.found === true && f.says);
   return {
     frame: frameOf(job, "Why it failed"),
-    causes: causesOf(evidence),
+    causes: causesOf({ evidence, chosen: job.causes.chosen ?? [] }),
     here: Object.fromEntries(learned.map(({ cause, n, m }) => [cause, { n, m }])),
     next: lookAfter(evidence),
     toFail: failsNext(evidence, job.causes.chosen ?? []),

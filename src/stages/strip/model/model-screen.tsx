@@ -168,7 +168,7 @@ function Began({ began }: Pick<ModelView, "began">) {
           <li key={b.says}>
             {b.says}: {b.n} of {b.m} of its kind here
             <span className="hush block text-[17px]">
-              taken as {percent(b.prior)} before anything is found; {percent(b.shipped)} as it ships
+              taken as {percent(b.prior)} before anything is found; {percent(b.shipped)} without these
             </span>
           </li>
         ))}
