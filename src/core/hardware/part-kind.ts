@@ -149,6 +149,7 @@ const HOLDS: Readonly<Partial<Record<PartKindName, readonly PartKindName[]>>> = 
   seal: ["shaft"],
   "one-way-clutch": ["bearing", "roller"],
   spline: ["shaft"],
+  "thermal-cut-off": ["fuse", "switch"],
 };
 
 /** A name without the number that stands behind it. @example withoutNumber("bearing 6001") // "bearing" */

@@ -24,14 +24,17 @@ export interface Outcome {
 const entropy = (p: number): number =>
   p <= 0 || p >= 1 ? 0 : -p * Math.log2(p) - (1 - p) * Math.log2(1 - p);
 
-/** Roots below this are not asked about. */
-const WORTH = 0.05;
+/**
+ * Roots below this are not asked about: nobody looks for twine in a clock because it would settle the matter if
+ * it were there.
+ */
+const WORTH = 0.1;
 /** A look that settles less than this, bits, is not worth its minutes. */
-const LEAST_BITS = 0.01;
+const LEAST_BITS = 0.03;
 
 /**
  * Of all that can be looked at and was not, what settles most for its minutes: the expected fall of the sum of
- * the entropies of the roots above 5 %, per minute. Each root counts for itself, as several may hold at once.
+ * the entropies of the roots above 10 %, per minute. Each root counts for itself, as several may hold at once.
  *
  * @returns nothing where nothing is known yet, or where no look would change much
  */
@@ -56,10 +59,11 @@ function weigh(l: Look, c: Case, now: ReadonlyMap<string, number>): NextLook | n
     const so = ifSo.get(cause) ?? 0;
     return { before, so, not: Math.min(1, Math.max(0, (before - so * likely) / (1 - likely))) };
   };
-  const roots = ROOTS.map((r) => ({ r, ...at(r.cause) }));
-  const bits = roots
-    .filter((x) => x.before >= WORTH || x.so >= 0.25)
-    .reduce((all, x) => all + entropy(x.before) - likely * entropy(x.so) - (1 - likely) * entropy(x.not), 0);
+  const roots = ROOTS.map((r) => ({ r, ...at(r.cause) })).filter((x) => x.before >= WORTH);
+  const bits = roots.reduce(
+    (all, x) => all + entropy(x.before) - likely * entropy(x.so) - (1 - likely) * entropy(x.not),
+    0,
+  );
   if (bits < LEAST_BITS) return null;
   const most = (to: (x: (typeof roots)[number]) => number): Outcome => {
     const x = roots.reduce((a, b) => (Math.abs(to(b) - b.before) > Math.abs(to(a) - a.before) ? b : a));

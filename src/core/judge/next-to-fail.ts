@@ -38,6 +38,9 @@ const ALL_OVER: ReadonlySet<string> = new Set([
 ]);
 const MECHANISM_IDS: ReadonlySet<string> = new Set(MECHANISMS.map((m) => m.id));
 
+const didOf = (id: string): string =>
+  MECHANISMS.find((m) => m.id === id)?.did ?? ROOTS.find((r) => r.cause === id)?.began ?? id;
+
 /** Less likely than this it is not spoken of. */
 const SHOWN = 0.3;
 const MOST = 4;
@@ -95,14 +98,18 @@ function ofKind(
     if (!path || told.has(path.from)) return [];
     const probability = sound ? brings(path) : 1 - ways.reduce((none, p) => none * (1 - brings(p)), 1);
     if (probability < SHOWN) return [];
-    const did =
-      MECHANISMS.find((m) => m.id === path.from)?.did ?? ROOTS.find((r) => r.cause === path.from)?.began;
+    // what led to it, and what led to that
+    const before = paths.filter((p) => p.to === path.from).sort((a, b) => brings(b) - brings(a))[0];
+    const because =
+      before && brings(before) >= 0.1
+        ? `${didOf(before.from)} → ${didOf(path.from)}`
+        : `${didOf(path.from)}: ${path.why}`;
     return [
       {
         parts: about.map((p) => p.name),
         says,
         probability,
-        because: `${did ?? path.from}: ${path.why}`,
+        because,
         sound,
       },
     ];
