@@ -2,8 +2,8 @@ import { ROOTS } from "@/core/judge/roots";
 import { type Guide, guideOf } from "@/core/memory/guide";
 import { guideWith, type WrittenGuide } from "@/core/memory/written-guide";
 import { type FrameView, frameOf } from "../../frame/frame-view";
+import { learnedHere } from "../../job-view/learned-here";
 import { pageJob } from "../../job-view/page-job";
-import { learnedHere } from "../../judge/why/evidence-here";
 import { unitOf, unitsOfModel } from "./units-of-model";
 
 export interface ModelView {
