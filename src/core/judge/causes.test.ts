@@ -7,8 +7,10 @@ import { howFar, likelyCauses } from "./causes";
 import { type Evidence, factsOf } from "./evidence";
 import { FAILURE_MODES, foundSays, GREASE_STATES, modesFor, SYMPTOMS, worstOf } from "./failure-modes";
 import { type FateFacts, fateOptions } from "./fate";
+import { KIND_PAST } from "./kind-past";
 import { MECHANISMS } from "./network/mechanisms";
 import { pathsFor, strongestWays } from "./network/network";
+import { PRIOR_RULES } from "./network/priors";
 import { SIGNS } from "./network/signs";
 import { nextLook } from "./next-look";
 import { ROOTS, WASH } from "./roots";
@@ -347,6 +349,19 @@ describe("causes", () => {
       "renew both gears of the pair",
     ]);
     expect(howFar([], [], ["metal"]).map((f) => f.says)).toEqual([WASH]);
+  });
+  it("where such units work moves what is likely before anything is found, and is no sign by itself", () => {
+    const torn = { parts: [{ name: "seal", kind: "seal", mode: "torn" }] };
+    const hair = (unitKind?: string): number =>
+      rootsOf(caseOf(job({ ...torn, unitKind })), caseOf(job({ ...torn, unitKind })).known).get("hair") ?? 0;
+    expect(hair("hedge trimmer")).toBeGreaterThan(1.5 * hair());
+    expect(hair("bread cutter")).toBe(hair());
+    expect(likelyCauses(job({ unitKind: "hedge trimmer" }))).toEqual([]);
+    for (const fact of Object.keys(KIND_PAST))
+      expect(
+        PRIOR_RULES.some((r) => r.fact === fact),
+        fact,
+      ).toBe(true);
   });
   it("what somebody said it was stands among the causes, whatever the signs make of it", () => {
     const said = likelyCauses(juicer, ["spring"]).find((c) => c.cause === "spring");

@@ -1,6 +1,7 @@
 import { isPlastic } from "../hardware/material";
 import { TOOTHED_KINDS } from "../hardware/part-kind";
 import { greaseStatesIn, isFailure, modeNamed, modesOf, symptomSays } from "./failure-modes";
+import { KIND_PAST, kindPast } from "./kind-past";
 import { LOOKS } from "./network/looks";
 import { SIGNS } from "./network/signs";
 import type { Turning } from "./tooth-marks";
@@ -9,6 +10,8 @@ import { patternOf, TOOTH_PATTERNS } from "./tooth-pattern";
 /** What the causes are reasoned from: all that Take in, Strip and the findings wrote down. */
 export interface Evidence {
   readonly symptoms: readonly string[];
+  /** what sort of unit it is: where such units work changes what is likely */
+  readonly unitKind?: string | undefined;
   /** of the old grease */
   readonly greaseStates?: readonly string[] | undefined;
   /** something drives it that is no hand and no spring; undefined: not known, and thought possible */
@@ -104,8 +107,8 @@ function joined(facts: readonly Fact[]): Fact[] {
   return [...out.values()].filter((f) => f.found === undefined || IDS.has(f.fact));
 }
 
-function pastOf({ past, parts, motor, moves }: Evidence): Fact[] {
-  const out: Fact[] = [];
+function pastOf({ past, parts, motor, moves, unitKind }: Evidence): Fact[] {
+  const out: Fact[] = kindPast(unitKind).map((fact) => ({ fact, says: KIND_PAST[fact] }));
   const { openedBefore, years } = past;
   if (openedBefore === "shop") out.push({ fact: "past:opened", says: "another shop had it open" });
   if (openedBefore === "owner") out.push({ fact: "past:opened", says: "its owner had it open" });

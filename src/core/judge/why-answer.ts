@@ -7,6 +7,7 @@ import { nextToFail } from "./next-to-fail";
 export const whyInput = z
   .strictObject({
     symptoms: z.array(z.string()).default([]),
+    unitKind: z.string().optional(),
     greaseStates: z.array(z.string()).optional(),
     motor: z.boolean().optional(),
     moves: z.boolean().optional(),

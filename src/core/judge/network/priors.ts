@@ -80,5 +80,10 @@ export const PRIOR_RULES: readonly PriorRule[] = [
     overfilled: 0,
     "wrong-lubricant": 0,
   }),
+  ...rules("past:outdoors", "rain and earth get at it", { water: 2, dirt: 2 }),
+  ...rules("past:wet", "water is never far", { water: 3 }),
+  ...rules("past:dust", "dust is never far", { dirt: 3 }),
+  ...rules("past:strands", "what is long winds round what turns", { hair: 3 }),
+  ...rules("past:stands", "grease dries and plastic ages while it stands", { dry: 2, age: 2, overload: 0.3 }),
   ...rules("past:no-motor", "no motor drives it", { motor: 0, electrical: 0.1 }),
 ];

@@ -24,6 +24,7 @@ function hasMotor(job: Pick<Job, "supplies" | "parts">): boolean | undefined {
 export function evidenceOf(job: Job): Evidence {
   return {
     symptoms: job.symptoms,
+    unitKind: job.kind,
     greaseStates: job.greaseStates,
     motor: hasMotor(job),
     moves: whatThereIs(job).moves,
