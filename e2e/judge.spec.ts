@@ -148,9 +148,6 @@ test("a nylon wheel with five teeth gone is measured, named, drawn and marked, i
     await expect(page.getByRole("list", { name: "What speaks for and against it" })).toContainText(
       "teeth gone next to each other",
     );
-    await expect(hand.button(/✓ This was it/)).toBeVisible();
-    await page.keyboard.press("Space");
-    await expect(hand.button(/✓ This was it/)).toHaveCount(0);
     await page.keyboard.press("Space");
     await expect(hand.button(/✓ This was it/)).toBeVisible();
     // a cause that the signs do not speak of is chosen all the same, and taken back
