@@ -1,6 +1,6 @@
 import { z } from "zod";
 import type { Frozen } from "../frozen";
-import { kindNamed, usualFor } from "./kind-named";
+import { kindNamed, usualFor } from "../kind-named";
 
 const asks = z
   .string()

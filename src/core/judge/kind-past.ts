@@ -1,4 +1,4 @@
-import { usualFor } from "../job/kind-named";
+import { usualFor } from "../kind-named";
 
 /** What is usual for units of a kind: where they work, and how. A fact of the network's priors each. */
 export const KIND_PAST = {

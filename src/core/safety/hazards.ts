@@ -1,6 +1,6 @@
 import type { Hazard } from "../job/hazard";
-import { kindNamed, usualFor } from "../job/kind-named";
 import type { Supply } from "../job/supply";
+import { kindNamed, usualFor } from "../kind-named";
 import type { SafetyQuestion } from "./question";
 
 /** What the gate asks for each hazard that was ticked at a unit. */
