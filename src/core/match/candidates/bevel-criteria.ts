@@ -1,7 +1,6 @@
-import { CALIPER_U_MM } from "../../quantity/caliper";
 import { measured } from "../../quantity/measured";
 import type { GearSpec } from "../catalogue/part-spec";
-import { compared, toldAlike } from "./compared";
+import { compared, comparedLength, toldAlike } from "./compared";
 import { handCriterion } from "./hand";
 import { type Criterion, criterion } from "./verdict";
 import type { WantedGear } from "./wanted-gear";
@@ -43,11 +42,9 @@ export function bevelCriteria(wanted: WantedGear, offered: GearSpec): Criterion[
 
 /** Shims make up for what is short; what is long has to come off the face that it sits on. */
 function mountingCriterion(wanted: WantedGear, offered: GearSpec): Criterion {
-  return compared(wanted.mountingMm, offered.mountingMm, {
+  return comparedLength(wanted.mountingMm, offered.mountingMm, {
     name: "mounting distance",
-    unit: "mm",
     tolerance: 0.05,
-    instrumentU: CALIPER_U_MM,
     ask: "measure from the middle of the other shaft to the face that it sits on",
     unknownSays: "ask the seller for its mounting distance",
     sameSays: "its cone meets the other's where it did",

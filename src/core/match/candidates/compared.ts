@@ -1,3 +1,4 @@
+import { CALIPER_U_MM } from "../../quantity/caliper";
 import { type Measured, type MeasuredInput, measured } from "../../quantity/measured";
 import { type Criterion, type CriterionVerdict, criterion, unknownCriterion } from "./verdict";
 
@@ -74,6 +75,17 @@ export function compared(
     );
   return said(...how.otherwise(offered, reading.value));
 }
+
+/** A length in mm, off the caliper where it came without its spread. */
+export const comparedLength = (
+  wanted: MeasuredInput | undefined,
+  offered: number | undefined,
+  how: Omit<Comparison, "unit" | "instrumentU">,
+): Criterion => compared(wanted, offered, { unit: "mm", instrumentU: CALIPER_U_MM, ...how });
+
+/** The same, where it is worth asking: nothing of what neither was measured nor is told. */
+export const askedLength = (...what: Parameters<typeof comparedLength>): Criterion[] =>
+  what[0] === undefined && what[1] === undefined ? [] : [comparedLength(...what)];
 
 /**
  * Another material is never refused: whether it stands the lubricant, the heat and the speed is to be settled,

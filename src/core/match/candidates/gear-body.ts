@@ -1,7 +1,6 @@
-import { CALIPER_U_MM } from "../../quantity/caliper";
-import { type MeasuredInput, measured } from "../../quantity/measured";
+import { measured } from "../../quantity/measured";
 import type { GearSpec } from "../catalogue/part-spec";
-import { type Comparison, compared, toldAlike } from "./compared";
+import { askedLength, compared, comparedLength, toldAlike } from "./compared";
 import { toothMaterial } from "./tooth-material";
 import { type Criterion, unknownCriterion } from "./verdict";
 import type { WantedGear } from "./wanted-gear";
@@ -42,11 +41,9 @@ export function bodyCriteria(wanted: WantedGear, offered: GearSpec): Criterion[]
 const asked = (known: unknown, say: () => Criterion): Criterion[] => (known === undefined ? [] : [say()]);
 
 function faceCriterion(wanted: WantedGear, offered: GearSpec): Criterion {
-  return compared(wanted.faceWidthMm, offered.faceWidthMm, {
+  return comparedLength(wanted.faceWidthMm, offered.faceWidthMm, {
     name: "face width",
-    unit: "mm",
     tolerance: 0.2,
-    instrumentU: CALIPER_U_MM,
     ask: "measure the face width",
     otherwise: (o, w) => {
       if (o > w) return ["rework", `face ${round(o - w)} mm off, or check that there is room`];
@@ -93,38 +90,32 @@ function boreCriteria(wanted: WantedGear, offered: GearSpec): Criterion[] {
       ),
     );
   out.push(
-    ...asked(wanted.acrossMm ?? offered.acrossMm, () =>
-      figure(wanted.acrossMm, offered.acrossMm, {
-        name: "across flat or keyway",
-        tolerance: 0.05,
-        ask: "measure the bore across its flat, or over its keyway",
-        otherwise: (o, w) => [
-          "no",
-          o > w ? "turns on its shaft before it drives" : "does not go over its shaft",
-        ],
-      }),
-    ),
-    ...asked(wanted.keyMm ?? offered.keyMm, () =>
-      figure(wanted.keyMm, offered.keyMm, {
-        name: "width of the keyway",
-        tolerance: 0.05,
-        ask: "measure the keyway's width",
-        otherwise: (o, w) => [
-          "rework",
-          `its keyway is ${round(o)} mm wide where the shaft's is ${round(w)}: make a stepped key`,
-        ],
-      }),
-    ),
+    ...askedLength(wanted.acrossMm, offered.acrossMm, {
+      name: "across flat or keyway",
+      tolerance: 0.05,
+      ask: "measure the bore across its flat, or over its keyway",
+      otherwise: (o, w) => [
+        "no",
+        o > w ? "turns on its shaft before it drives" : "does not go over its shaft",
+      ],
+    }),
+    ...askedLength(wanted.keyMm, offered.keyMm, {
+      name: "width of the keyway",
+      tolerance: 0.05,
+      ask: "measure the keyway's width",
+      otherwise: (o, w) => [
+        "rework",
+        `its keyway is ${round(o)} mm wide where the shaft's is ${round(w)}: make a stepped key`,
+      ],
+    }),
   );
   return out;
 }
 
 function boreCriterion(wanted: WantedGear, offered: GearSpec, form: string | undefined): Criterion {
-  return compared(wanted.boreMm, offered.boreMm, {
+  return comparedLength(wanted.boreMm, offered.boreMm, {
     name: "bore",
-    unit: "mm",
     tolerance: 0.03,
-    instrumentU: CALIPER_U_MM,
     ask: "measure the bore",
     otherwise: (o, w) => {
       if (o > w) return ["no", "the bore is too wide for the shaft"];
@@ -141,12 +132,6 @@ function boreCriterion(wanted: WantedGear, offered: GearSpec, form: string | und
     },
   });
 }
-
-const figure = (
-  wanted: MeasuredInput | undefined,
-  offered: number | undefined,
-  how: Omit<Comparison, "unit" | "instrumentU">,
-): Criterion => compared(wanted, offered, { unit: "mm", instrumentU: CALIPER_U_MM, ...how });
 
 function hubCriteria(wanted: WantedGear, offered: GearSpec): Criterion[] {
   return [
@@ -171,36 +156,32 @@ function hubCriteria(wanted: WantedGear, offered: GearSpec): Criterion[] {
         "settle",
       ),
     ),
-    ...asked(wanted.hubMm ?? offered.hubMm, () =>
-      figure(wanted.hubMm, offered.hubMm, {
-        name: "hub diameter",
-        tolerance: 0.2,
-        ask: "measure the hub's diameter",
-        otherwise: (o, w) =>
-          o > w
-            ? ["rework", `turn the hub from ${round(o)} to ${round(w)} mm, or check that there is room`]
-            : ["settle", `a hub thinner by ${round(w - o)} mm: ask whether it still holds its pin or screw`],
-      }),
-    ),
-    ...asked(wanted.overallMm ?? offered.overallMm, () =>
-      figure(wanted.overallMm, offered.overallMm, {
-        name: "length over all",
-        tolerance: 0.2,
-        ask: "measure it along the shaft, hub and all",
-        otherwise: (o, w) =>
-          o > w
-            ? ["rework", `take ${round(o - w)} mm off the hub's end, or check that there is room`]
-            : ["rework", `a spacer of ${round(w - o)} mm makes up for what it is shorter`],
-      }),
-    ),
-    ...asked(wanted.offsetMm ?? offered.offsetMm, () => offsetCriterion(wanted, offered)),
+    ...askedLength(wanted.hubMm, offered.hubMm, {
+      name: "hub diameter",
+      tolerance: 0.2,
+      ask: "measure the hub's diameter",
+      otherwise: (o, w) =>
+        o > w
+          ? ["rework", `turn the hub from ${round(o)} to ${round(w)} mm, or check that there is room`]
+          : ["settle", `a hub thinner by ${round(w - o)} mm: ask whether it still holds its pin or screw`],
+    }),
+    ...askedLength(wanted.overallMm, offered.overallMm, {
+      name: "length over all",
+      tolerance: 0.2,
+      ask: "measure it along the shaft, hub and all",
+      otherwise: (o, w) =>
+        o > w
+          ? ["rework", `take ${round(o - w)} mm off the hub's end, or check that there is room`]
+          : ["rework", `a spacer of ${round(w - o)} mm makes up for what it is shorter`],
+    }),
+    ...offsetCriterion(wanted, offered),
   ];
 }
 
 /** Teeth that stand elsewhere along the shaft meet less of their mate's face. */
-function offsetCriterion(wanted: WantedGear, offered: GearSpec): Criterion {
+function offsetCriterion(wanted: WantedGear, offered: GearSpec): Criterion[] {
   const face = wanted.faceWidthMm === undefined ? offered.faceWidthMm : measured(wanted.faceWidthMm, 0).value;
-  return figure(wanted.offsetMm, offered.offsetMm, {
+  return askedLength(wanted.offsetMm, offered.offsetMm, {
     name: "hub's end to the teeth",
     tolerance: 0.3,
     ask: "measure from the hub's end to where the teeth begin",

@@ -1,9 +1,8 @@
-import { CALIPER_U_MM } from "../../quantity/caliper";
 import { type MeasuredInput, measured } from "../../quantity/measured";
 import { degrees, radians } from "../../quantity/units";
 import { type GearSpec, gearForm, isToothed, type ToothedSpec } from "../catalogue/part-spec";
 import { bevelCriteria } from "./bevel-criteria";
-import { compared, toldAlike } from "./compared";
+import { compared, comparedLength, toldAlike } from "./compared";
 import { bodyCriteria } from "./gear-body";
 import { handCriterion } from "./hand";
 import { type CompanionGear, meshCriteria } from "./mesh";
@@ -63,18 +62,21 @@ function toothCriteria(
   return out;
 }
 
-/** Nobody measured the tooth that is sold: its number alone says what it is. */
-const untoldTooth = (wanted: WantedGear, offered: GearSpec): Criterion =>
-  unknownCriterion(
+/** Nobody measured the tooth that is sold: its number alone says what it is, unless its count is another. */
+function untoldTooth(wanted: WantedGear, { teeth }: GearSpec): Criterion {
+  const must = Math.round(value(wanted.teeth));
+  const was = `${must} teeth, module ${round(value(wanted.moduleMm))}`;
+  if (teeth !== undefined && teeth !== must)
+    return criterion("tooth", was, `${teeth} teeth`, "exact", "no", `${teeth} teeth instead of ${must}`);
+  return unknownCriterion(
     "tooth",
-    `${Math.round(value(wanted.teeth))} teeth, module ${round(value(wanted.moduleMm))}`,
-    offered.teeth === undefined ? "not told" : `${offered.teeth} teeth, module not told`,
+    was,
+    teeth === undefined ? "not told" : `${teeth} teeth, module not told`,
     "exact",
-    offered.teeth !== undefined && offered.teeth !== Math.round(value(wanted.teeth)) ? "no" : "settle",
-    offered.teeth !== undefined && offered.teeth !== Math.round(value(wanted.teeth))
-      ? `${offered.teeth} teeth instead of ${Math.round(value(wanted.teeth))}`
-      : "the catalogue has its number and no tooth: ask the seller for teeth and module",
+    "settle",
+    "the catalogue has its number and no tooth: ask the seller for teeth and module",
   );
+}
 
 const value = (x: MeasuredInput): number => measured(x, 0).value;
 const round = (x: number): string => String(Number(x.toFixed(3)));
@@ -166,11 +168,9 @@ function shiftCriterion(wanted: WantedGear, offered: GearSpec): Criterion {
  * be the same; both lean the same way.
  */
 function wormCriteria(form: "worm" | "worm-wheel", wanted: WantedGear, offered: GearSpec): Criterion[] {
-  const diameter = compared(wanted.wormDiameterMm, offered.wormDiameterMm, {
+  const diameter = comparedLength(wanted.wormDiameterMm, offered.wormDiameterMm, {
     name: "worm reference diameter",
-    unit: "mm",
     tolerance: 0.1,
-    instrumentU: CALIPER_U_MM,
     ask: "measure the worm over its threads",
     unknownSays:
       form === "worm"

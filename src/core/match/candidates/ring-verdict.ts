@@ -1,7 +1,6 @@
-import { CALIPER_U_MM } from "../../quantity/caliper";
 import type { MeasuredInput } from "../../quantity/measured";
 import { CLEARANCES, type RingSpec } from "../catalogue/part-spec";
-import { compared, materialCriterion, toldAlike } from "./compared";
+import { comparedLength, materialCriterion, toldAlike } from "./compared";
 import { type Criterion, criterion, unknownCriterion } from "./verdict";
 
 /** A bearing, bush or seal that is looked for by its size. */
@@ -31,11 +30,9 @@ export interface WantedRing {
  */
 export function ringVerdict(wanted: WantedRing, offered: RingSpec): Criterion[] {
   const size = (name: string, w: MeasuredInput, o: number, tolerance: number): Criterion =>
-    compared(w, o, {
+    comparedLength(w, o, {
       name,
-      unit: "mm",
       tolerance,
-      instrumentU: CALIPER_U_MM,
       ask: `measure the ${name}`,
       otherwise: () => ["no", "another size"],
     });
