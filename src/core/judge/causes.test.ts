@@ -1,12 +1,9 @@
-import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { PART_KINDS } from "../hardware/part-kind";
-import { bushVerdict } from "./bush-clearance";
 import { caseOf, rootsOf } from "./case";
 import { howFar, likelyCauses } from "./causes";
 import { type Evidence, factsOf } from "./evidence";
-import { FAILURE_MODES, foundSays, GREASE_STATES, modesFor, SYMPTOMS, worstOf } from "./failure-modes";
-import { type FateFacts, fateOptions } from "./fate";
+import { foundSays, GREASE_STATES, modesFor, SYMPTOMS, worstOf } from "./failure-modes";
 import { KIND_PAST } from "./kind-past";
 import { MECHANISMS } from "./network/mechanisms";
 import { pathsFor, strongestWays } from "./network/network";
@@ -14,79 +11,12 @@ import { PRIOR_RULES } from "./network/priors";
 import { SIGNS } from "./network/signs";
 import { nextLook } from "./next-look";
 import { ROOTS, WASH } from "./roots";
-import { runBetween, runsOf, TOOTH_MARKS, toothExtent } from "./tooth-marks";
 import { TOOTH_PATTERNS } from "./tooth-pattern";
 
 const marks = (entries: Record<number, string>): Record<string, string> =>
   Object.fromEntries(Object.entries(entries));
 const job = (more: Partial<Evidence> = {}): Evidence => ({ symptoms: [], past: {}, parts: [], ...more });
 const wheel = { name: "second-stage wheel", kind: "gear", material: "PA", mode: "missing-teeth", teeth: 41 };
-
-describe("marks on teeth", () => {
-  it("come to an extent in words", () => {
-    const x = toothExtent(
-      marks({
-        8: "broken",
-        9: "missing",
-        10: "missing",
-        11: "missing",
-        12: "missing",
-        13: "missing",
-        14: "broken",
-      }),
-      41,
-    );
-    expect(x.says).toBe("5 missing in one run (teeth 10 to 14), 2 broken part-way");
-    expect(x.goneRuns).toEqual([{ from: 8, length: 7 }]);
-  });
-  it("a run may cross from the last tooth to the first; the shorter way round is taken", () => {
-    expect(runsOf([39, 40, 0, 1, 20], 41)).toEqual([
-      { from: 39, length: 4 },
-      { from: 20, length: 1 },
-    ]);
-    expect(runBetween(39, 1, 41)).toEqual([39, 40, 0, 1]);
-    expect(runBetween(1, 39, 41)).toEqual([1, 0, 40, 39]);
-    expect(runBetween(5, 5, 41)).toEqual([5]);
-  });
-  it("runs hold every marked tooth once", () => {
-    fc.assert(
-      fc.property(
-        fc.integer({ min: 5, max: 90 }),
-        fc.array(fc.nat(89), { maxLength: 40 }),
-        (teeth, picked) => {
-          const own = [...new Set(picked.filter((t) => t < teeth))];
-          const runs = runsOf(own, teeth);
-          const back = runs.flatMap((r) => Array.from({ length: r.length }, (_, i) => (r.from + i) % teeth));
-          expect(back.sort((a, b) => a - b)).toEqual(own.sort((a, b) => a - b));
-        },
-      ),
-    );
-  });
-  it("a run between two teeth goes to both of them, never past half", () => {
-    fc.assert(
-      fc.property(fc.integer({ min: 4, max: 90 }), fc.nat(), fc.nat(), (teeth, a, b) => {
-        const run = runBetween(a % teeth, b % teeth, teeth);
-        expect(run[0]).toBe(a % teeth);
-        expect(run.at(-1)).toBe(b % teeth);
-        expect(run.length).toBeLessThanOrEqual(Math.floor(teeth / 2) + 1);
-        expect(new Set(run).size).toBe(run.length);
-      }),
-    );
-  });
-  it("which flank is worn follows from how it turns, and whether it drives", () => {
-    const right = marks(Object.fromEntries(Array.from({ length: 20 }, (_, i) => [i, "worn-right"])));
-    expect(toothExtent(right, 20, "clockwise", true).flank).toBe("driving");
-    expect(toothExtent(right, 20, "clockwise", false).flank).toBe("coasting");
-    expect(toothExtent(right, 20, "counter-clockwise", true).flank).toBe("coasting");
-    expect(toothExtent(right, 20).flank).toBe("unknown");
-    expect(toothExtent(marks({ 1: "worn-right", 2: "worn-left" }), 20, "clockwise", true).flank).toBe("both");
-    expect(toothExtent(marks({ 1: "chipped" }), 20).flank).toBeNull();
-    expect(toothExtent(right, 20).says).toBe("20 worn on the right flank all round");
-  });
-  it("each mark has a key of its own", () => {
-    expect(new Set(TOOTH_MARKS.map((m) => m.key)).size).toBe(TOOTH_MARKS.length);
-  });
-});
 
 const EVERYTHING = new Set(["has:belt", "has:spring", "has:plastic", "has:teeth"]);
 const PATHS = pathsFor(EVERYTHING);
@@ -385,93 +315,5 @@ describe("causes", () => {
     expect(says).toContain("old grease: plastic crumbs");
     expect(says).toContain("the mate of second-stage wheel has lost 0.14 mm of tooth");
     expect(factsOf(job({ parts: [wheel, wheel] })).length).toBe(factsOf(job({ parts: [wheel] })).length);
-  });
-});
-
-describe("a plain bush", () => {
-  it.each([
-    [{ boreMm: 8.05, shaftMm: 7.99 }, "sound"],
-    [{ boreMm: 8.21, shaftMm: 7.98 }, "worn"],
-    [{ boreMm: 8.02, boreAcrossMm: 8.14, shaftMm: 7.98 }, "ovalised"],
-    [{ boreMm: 7.96, shaftMm: 7.98 }, "swollen"],
-  ] as const)("%j is %s", (readings, mode) => {
-    expect(bushVerdict(readings)?.mode).toBe(mode);
-    expect(FAILURE_MODES.some((m) => m.mode === mode)).toBe(true);
-  });
-  it("a new fit of 12 mm, H8/e8, may have 0.086 mm of play and is sound", () => {
-    expect(bushVerdict({ boreMm: 12.027, shaftMm: 11.941 })?.mode).toBe("sound");
-    expect(bushVerdict({ boreMm: 12.16, shaftMm: 11.98 })?.says).toContain("0.09 mm is usual");
-  });
-  it("says nothing while too little is measured", () => {
-    expect(bushVerdict({ boreMm: 8 })).toBeNull();
-    expect(bushVerdict({})).toBeNull();
-  });
-});
-
-describe("repair, replace or make", () => {
-  const facts = (more: Partial<FateFacts> = {}): FateFacts => ({
-    kind: "gear",
-    mode: "missing-teeth",
-    plastic: true,
-    load: "daily",
-    safety: false,
-    hot: false,
-    partToBeHad: true,
-    ...more,
-  });
-  const advised = (f: FateFacts) => fateOptions(f).find((o) => o.advised)?.fate;
-  it("a wheel with teeth gone is renewed; with its mate where that is worn", () => {
-    expect(advised(facts({ mateWorn: false }))).toBe("renew");
-    expect(advised(facts({ mateWorn: true }))).toBe("renew-pair");
-    expect(advised(facts({ mateWorn: true, cost: 18, limit: 120, load: "hard" }))).toBe("renew-pair");
-    expect(advised(facts({ mateWorn: false, cost: 18, limit: 120 }))).toBe("renew");
-    expect(fateOptions(facts()).find((o) => o.fate === "repair")).toMatchObject({ barred: true });
-  });
-  it("no part available: made; and a cracked hub on a light drive may be bonded", () => {
-    expect(advised(facts({ partToBeHad: false }))).toBe("make");
-    const bond = fateOptions(facts({ mode: "cracked-hub", partToBeHad: false, load: "light" })).find(
-      (o) => o.fate === "repair",
-    );
-    expect(bond?.barred).toBe(false);
-    expect(bond?.reasons.map((r) => r.says).join()).toMatch(/stopgap/);
-    expect(advised(facts({ mode: "cracked-hub", partToBeHad: false, load: "light", speedMs: 1 }))).toBe(
-      "repair",
-    );
-  });
-  it("where somebody can be hurt nothing is mended or made", () => {
-    const options = fateOptions(facts({ safety: true, partToBeHad: false, mode: "cracked-hub" }));
-    for (const fate of ["repair", "make"]) expect(options.find((o) => o.fate === fate)?.barred).toBe(true);
-    expect(advised(facts({ safety: true, partToBeHad: false, mode: "cracked-hub" }))).toBe("decline");
-  });
-  it("above the limit it asks first; a sound part is kept", () => {
-    expect(
-      fateOptions(facts({ cost: 150, limit: 120 }))
-        .find((o) => o.fate === "renew")
-        ?.reasons.map((r) => r.says)
-        .join(),
-    ).toMatch(/above the customer's limit/);
-    expect(advised(facts({ mode: "sound" }))).toBe("keep");
-    expect(advised(facts({ kind: "bearing", mode: "slack" }))).toBe("renew");
-  });
-  it("always says why, and never advises what is barred", () => {
-    fc.assert(
-      fc.property(
-        fc.record({
-          kind: fc.constantFrom("gear", "bearing", "seal", "shaft", "bush", "housing"),
-          mode: fc.constantFrom(...FAILURE_MODES.map((m) => m.mode)),
-          plastic: fc.boolean(),
-          load: fc.constantFrom("light" as const, "daily" as const, "hard" as const, "unknown" as const),
-          safety: fc.boolean(),
-          hot: fc.boolean(),
-          partToBeHad: fc.constantFrom(true, false, undefined),
-          mateWorn: fc.constantFrom(true, false, undefined),
-        }),
-        (f) => {
-          const options = fateOptions(f);
-          expect(options.filter((o) => o.advised).length).toBeLessThanOrEqual(1);
-          for (const o of options) if (o.advised) expect(o.barred).toBe(false);
-        },
-      ),
-    );
   });
 });

@@ -3,7 +3,8 @@ import { ROOTS } from "../roots";
 import { MECHANISMS, type Mechanism } from "./mechanisms";
 import type { NoisyOr } from "./noisy-or";
 import { PRIOR_RULES } from "./priors";
-import { SIGNS, type Sign } from "./signs";
+import type { Sign } from "./sign";
+import { SIGNS } from "./signs";
 
 const EFFECTS: readonly (Mechanism | Sign)[] = [...MECHANISMS, ...SIGNS];
 
