@@ -4,7 +4,7 @@ import type { GearSpec, PartSpec, RingSpec, ToothedSpec } from "../catalogue/par
 import { gearVerdict } from "./gear-verdict";
 import { rankCandidates } from "./rank";
 import { ringVerdict, type WantedRing } from "./ring-verdict";
-import { sizesVerdict, type WantedSizes } from "./sizes-verdict";
+import { ratingPrinted, sizesVerdict, type WantedSizes } from "./sizes-verdict";
 import { toothMaterial } from "./tooth-material";
 import { wholeVerdict } from "./verdict";
 import type { WantedGear } from "./wanted-gear";
@@ -259,6 +259,21 @@ describe("what is printed, not measured", () => {
       "possible",
     ],
   ])("%s", (_, w, p, verdict) => expect(sizes(w, p)).toBe(verdict));
+  it("a fuse and a cut-off of the figures that were printed drop in", () => {
+    const fuse = {
+      kind: "fuse",
+      sizes: {},
+      seen: { amps: "T 3.15 A", volts: "250 V~", speed: "T" },
+    } as const;
+    expect(sizes(fuse, { kind: "fuse", amps: 3.15, volts: 250, speed: "T" })).toBe("drop-in");
+    const link = { celsius: "121 °C", amps: "10 A", volts: "250 V", resets: "never" };
+    expect(
+      sizes(
+        { kind: "thermal-cut-off", sizes: {}, seen: link },
+        { kind: "thermal-cut-off", celsius: 121, amps: 15, volts: 250, resets: "never" },
+      ),
+    ).toBe("drop-in");
+  });
   it("a heater within a tenth is the same", () => {
     expect(
       sizes(
@@ -266,6 +281,46 @@ describe("what is printed, not measured", () => {
         { kind: "heater", volts: 240, watts: 850 },
       ),
     ).toBe("drop-in");
+  });
+});
+
+describe("a rating as it is printed", () => {
+  it.each<[string, "A" | "V" | "W" | "µF" | "°C", number]>([
+    ["T 315 mA", "A", 0.315],
+    ["F500mA", "A", 0.5],
+    ["3.15", "A", 3.15],
+    ["16(4) A", "A", 16],
+    ["1,2 kW", "W", 1200],
+    ["220-240 V~", "V", 240],
+    ["100 nF", "µF", 0.1],
+    ["100n", "µF", 0.1],
+    ["4700pF", "µF", 0.0047],
+    ["0,1 µF", "µF", 0.1],
+    ["0.22", "µF", 0.22],
+    ["121 °C", "°C", 121],
+  ])("%s in %s is %f", (says, unit, is) => expect(ratingPrinted(says, unit)).toBe(is));
+  it("a fuse of 315 mA is none of 3.15 A", () => {
+    const was = { kind: "fuse", sizes: {}, seen: { amps: "315 mA", volts: "250", speed: "T" } } as const;
+    expect(sizes(was, { kind: "fuse", amps: 0.315, volts: 250, speed: "T" })).toBe("drop-in");
+    expect(sizes(was, { kind: "fuse", amps: 3.15, volts: 250, speed: "T" })).toBe("no");
+  });
+  it("a board is compared by what is printed on it; one that a table calls other is found by its name", () => {
+    const board = cataloguePart.parse({
+      number: "B-1",
+      name: "control board",
+      spec: { kind: "board", marking: "PL-22" },
+    });
+    const old = cataloguePart.parse({ ...board, number: "B-0", spec: { kind: "other" } });
+    const wanted = {
+      kind: "board",
+      name: "control board",
+      sizes: { kind: "board", sizes: {}, seen: { marking: "PL 22" } },
+    } as const;
+    const found = rankCandidates(wanted, [board, old]);
+    expect(found.map((c) => [c.part.number, c.verdict])).toEqual([
+      ["B-1", "drop-in"],
+      ["B-0", "possible"],
+    ]);
   });
 });
 

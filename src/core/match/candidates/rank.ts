@@ -155,7 +155,8 @@ function criteriaFor(
     wanted.unit !== undefined &&
     listed &&
     (named || boxed || (wanted.name === undefined && wanted.kind !== undefined && kindSame));
-  const byName = named && kindSame && !wanted.gear && !wanted.ring;
+  // a kind that tables learned to tell apart may stand in them as "other" still
+  const byName = named && (kindSame || spec.kind === "other") && !wanted.gear && !wanted.ring;
   if (!number && !measures && !byUnit && !byName) return null;
   const { exact: sameNumber = false, ...numbered } = number ?? {};
   const out: Criterion[] = number ? [numbered as Criterion] : [];

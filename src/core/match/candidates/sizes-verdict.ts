@@ -19,25 +19,44 @@ const MOST_APART = 0.15;
 /** What gives a part its name: without one of these measured nothing is compared. */
 const isFigure = (f: SpecField): boolean => f.tolerance !== undefined;
 
-/** Whether anything of it was measured, or its rating read, at all. */
-export const isMeasured = (w: WantedSizes): boolean =>
-  SPEC_FIELDS[w.kind].some(
-    (f) => (isFigure(f) && w.sizes[f.key] !== undefined) || (f.rating && ratingOf(w, f) !== undefined),
+/**
+ * Whether anything of it was measured, or its rating read, at all; of a kind that has neither, whether what is
+ * printed on it was.
+ */
+export function isMeasured(w: WantedSizes): boolean {
+  const fields = SPEC_FIELDS[w.kind];
+  const hasFigures = fields.some((f) => isFigure(f) || f.rating !== undefined);
+  return fields.some((f) =>
+    hasFigures
+      ? (isFigure(f) && w.sizes[f.key] !== undefined) || (f.rating && ratingOf(w, f) !== undefined)
+      : w.seen[f.key] !== undefined,
   );
+}
+
+/** What stands before a unit, as a factor on it. */
+const PREFIXES: Readonly<Record<string, number>> = { p: 1e-12, n: 1e-9, µ: 1e-6, u: 1e-6, m: 1e-3, k: 1e3 };
+const PRINTED = /(\d+(?:[.,]\d+)?)\s*(?:([pnµumk])(?=F|A|V|W)|([pnµu])(?![\p{L}]))?/gu;
 
 /**
- * A rating as it is printed: "250 V~" is 250; of two, "125/250 V" or "16(4) A", the larger. Nothing without a
- * figure.
+ * A rating as it is printed: "250 V~" is 250; of two, "125/250 V" or "16(4) A", the larger; "315 mA" is 0.315,
+ * "1.2 kW" 1200, and of µF "100 nF" 0.1. Nothing without a figure.
+ *
+ * @param unit that of the answer, and of a figure that stands alone
  */
-export function ratingPrinted(says: string): number | undefined {
-  const figures = says.match(/\d+(?:[.,]\d+)?/g)?.map((f) => Number(f.replace(",", "."))) ?? [];
+export function ratingPrinted(says: string, unit?: SpecField["unit"]): number | undefined {
+  const own = unit === "µF" ? 1e-6 : 1;
+  const figures = [...says.matchAll(PRINTED)].map(([, figure = "", before, alone]) => {
+    const factor = PREFIXES[before ?? alone ?? ""];
+    const value = Number(figure.replace(",", "."));
+    return factor === undefined ? value : Number((value * (factor / own)).toPrecision(9));
+  });
   return figures.length ? Math.max(...figures) : undefined;
 }
 
 /** What a rating was, as it was given or printed. */
 function ratingOf({ sizes, seen }: WantedSizes, f: SpecField): number | undefined {
   const size = sizes[f.key];
-  return size === undefined ? ratingPrinted(seen[f.key] ?? "") : measured(size, 0).value;
+  return size === undefined ? ratingPrinted(seen[f.key] ?? "", f.unit) : measured(size, 0).value;
 }
 
 /** What is said of a rating that is below or above what was printed on the old one. */
@@ -57,8 +76,7 @@ function ratingCriterion(
 ): Criterion {
   const unit = f.unit ?? "";
   const rule = f.rating ?? "at least";
-  const allowed =
-    rule === "at least" ? rule : rule === 0 ? "exact" : `± ${Number((rule * 100).toFixed(1))} %`;
+  const allowed = typeof rule === "string" ? rule : `± ${Number((rule * 100).toFixed(1))} %`;
   const said = (verdict: Criterion["verdict"], says: string, make = criterion): Criterion =>
     make(
       f.label,
@@ -73,7 +91,7 @@ function ratingCriterion(
   if (is === undefined)
     return said("settle", `ask the seller for its ${f.label}: ${was} ${unit} before`, unknownCriterion);
   if (is === was) return said("same", "as it was");
-  if (rule !== "at least" && Math.abs(is - was) <= rule * was * (1 + 1e-9))
+  if (typeof rule === "number" && Math.abs(is - was) <= rule * was * (1 + 1e-9))
     return said("same", "within what such parts are off by");
   if (rule === "at least" && is > was) return said("fits", `made for more than the ${was} ${unit} it was`);
   const [below, above] = OUTSIDE[`${kind} ${f.key}`] ?? [

@@ -14,9 +14,9 @@ import {
 
 /**
  * How a printed rating may differ. `at least`: what is made for more carries less. A number: by so large a
- * share either way; 0: exactly.
+ * share either way.
  */
-export type RatingRule = "at least" | number;
+export type RatingRule = "at least" | "exactly" | number;
 
 /**
  * One thing that is known of a kind of part: how it is called, in which unit, and how far it may be off and
@@ -136,13 +136,13 @@ export const SPEC_FIELDS: Readonly<Record<SoldKind, readonly SpecField[]>> = {
     size("lengthMm", "length", 2),
   ],
   fuse: [
-    { key: "amps", label: "current", unit: "A", rating: 0 },
+    { key: "amps", label: "current", unit: "A", rating: "exactly" },
     { key: "volts", label: "voltage", unit: "V", rating: "at least" },
-    oneOf("speed", "opens", FUSE_SPEEDS),
+    oneOf("speed", "speed, as printed", FUSE_SPEEDS),
     SIZE,
   ],
   "thermal-cut-off": [
-    { key: "celsius", label: "opens at", unit: "°C", rating: 0 },
+    { key: "celsius", label: "opens at", unit: "°C", rating: "exactly" },
     { key: "amps", label: "current", unit: "A", rating: "at least" },
     { key: "volts", label: "voltage", unit: "V", rating: "at least" },
     oneOf("resets", "closes again", CUT_OFF_RESETS),
