@@ -23,6 +23,7 @@ const part = (
   more: Partial<CataloguePartInput> = {},
 ): CataloguePart => cataloguePart.parse({ number, name, spec, ...more });
 const press = { maker: "Example", model: "Press 40" };
+const mill = { maker: "Example", model: "Mill 3" };
 const parts = [
   part(
     "EXM-40-241",
@@ -52,6 +53,11 @@ const parts = [
     widthMm: 7,
     closure: "2RS",
   }),
+  part("FU-3", "Fuse", { kind: "fuse", amps: 3.15, volts: 250, speed: "T" }),
+  part("FU-5", "Fuse", { kind: "fuse", amps: 5, volts: 250, speed: "T" }),
+  part("ROT-41", "Rotor", { kind: "gear", teeth: 41 }),
+  part("ROT-7", "Rotor", { kind: "gear" }, { fits: [mill] }),
+  part("ROT-9", "Rotor", { kind: "gear" }),
   part("EXM-40-052", "Cover gasket", { kind: "gasket", material: "Pàper" }, { fits: [press] }),
 ];
 let db: Awaited<ReturnType<typeof database>>;
@@ -144,6 +150,10 @@ describe("what a ranking looks among", () => {
     ["a number with one sign wrong", { number: "EXM-42-109" }],
     ["a bearing by its designation", { number: "608" }],
     ["a bearing by its size", { ring: { kind: "bearing", insideMm: 8, outsideMm: 22, widthMm: 7 } }],
+    [
+      "a fuse by what is printed on it",
+      { sizes: { kind: "fuse", sizes: {}, seen: { amps: "3.15 A", volts: "250 V", speed: "T" } } },
+    ],
     ["a name", { name: "cover gasket", unit: press }],
     ["a kind for a unit", { kind: "gasket", unit: press }],
     ["all at once", { number: "EXM-40-241", gear, unit: press }],
@@ -153,6 +163,15 @@ describe("what a ranking looks among", () => {
     const some = rankCandidates(wanted, await partsFor(wanted, db)).filter((c) => c.verdict !== "no");
     expect(some.map((c) => [c.part.number, c.verdict])).toEqual(all.map((c) => [c.part.number, c.verdict]));
   });
+});
+
+it("a gear without a tooth is thought of for its own model, and for no other", async () => {
+  const gear = { teeth: 41, moduleMm: 1, pressureAngleDeg: 20, helixAngleDeg: 0, profileShift: 0 };
+  const wanted: Wanted = { gear, kind: "gear", unit: mill };
+  const numbers = rankCandidates(wanted, await partsFor(wanted, db)).map((c) => c.part.number);
+  expect(numbers).toContain("ROT-7");
+  expect(numbers).toContain("ROT-41");
+  expect(numbers).not.toContain("ROT-9");
 });
 
 it("a catalogue of before comes over: what it fits, what it needs, what it is found by", async () => {

@@ -138,7 +138,9 @@ export async function partsFor(wanted: Wanted, at?: Knex): Promise<CataloguePart
       await db("catalogue")
         .where("kind", "gear")
         .whereBetween("teeth", [Math.floor(teeth * 0.85), Math.ceil(teeth * 1.15)])
-        .whereBetween("module_mm", [module.value - away, module.value + away])
+        .andWhere((q) =>
+          q.whereBetween("module_mm", [module.value - away, module.value + away]).orWhereNull("module_mm"),
+        )
         .andWhere((q) => {
           if (alone) q.whereBetween("teeth", [teeth - near, teeth + near]).orWhereNot("needs_also", "[]");
         })
@@ -209,7 +211,8 @@ async function sizedRows(db: Knex, wanted: WantedSizes): Promise<Record<string, 
     away.push("abs(coalesce(json_extract(spec, ?), ?) / ? - 1)");
     of.push(at, value * 1.1, Math.max(value, 1e-9));
   }
-  if (!away.length) return [];
+  // what has ratings only is told apart by its verdict
+  if (!away.length) return query.orderBy("number").limit(MOST_LOOKED_AT);
   return query.orderByRaw(`${away.join(" + ")}, number`, of).limit(MOST_LOOKED_AT);
 }
 

@@ -49,7 +49,9 @@ export function CandidateList({
           </li>
         );
       })}
-      {candidates.length === 0 && <li className="says danger">The catalogue has nothing of this kind.</li>}
+      {candidates.length === 0 && (
+        <li className="says danger">Nothing in the catalogue goes by this number, name or size.</li>
+      )}
     </ol>
   );
 }

@@ -195,6 +195,16 @@ describe("two gears that are sold together", () => {
     expect(one?.lines.map((l) => [l.part, l.packs])).toEqual([["BS-14-28", 1]]);
     expect(one?.leftOver).toEqual([]);
   });
+  it("are bought once too where nobody said which runs with which", () => {
+    const both = bought([bevel("wheel"), bevel("pinion")], [pair]);
+    expect(both?.lines.map((l) => [l.part, l.packs])).toEqual([["BS-14-28", 1]]);
+    const two = bought([bevel("a"), bevel("b"), bevel("c"), bevel("d")], [pair]);
+    expect(two?.lines.map((l) => [l.part, l.packs])).toEqual([["BS-14-28", 2]]);
+    expect(bought([bevel("wheel"), bevel("pinion")], [pair], 1)).toMatchObject({
+      lines: [],
+      fromShelf: [{ part: "BS-14-28", qty: 1 }],
+    });
+  });
   it("are taken out of the drawer once", () => {
     const both = bought([bevel("wheel", { mate: "pinion" }), bevel("pinion")], [pair], 1);
     expect(both).toMatchObject({ lines: [], fromShelf: [{ part: "BS-14-28", qty: 1 }], cost: 0 });

@@ -128,26 +128,10 @@ export function basketGround(
       options: list.map((p) => optionOf(place.id, p, options, placed)),
     });
   }
-  const paired = needs.map((need) => {
-    const there = needs.find((n) => n.id === mateOf(places, need.id));
-    const options = need.options.map((o) => {
-      const part = parts.get(o.part);
-      if (!part || !isPair(part)) return o;
-      // the other of the pair goes in as well: into its own place, or beside
-      return there?.options.some((x) => x.part === o.part)
-        ? {
-            ...o,
-            without: [
-              ...new Set([
-                ...o.without,
-                ...there.options.flatMap((x) => (x.part === o.part ? [] : [x.part])),
-              ]),
-            ],
-          }
-        : { ...o, with: [...o.with, { part: o.part, qty: 1 }] };
-    });
-    return { ...need, options };
-  });
+  const paired = needs.map((need) => ({
+    ...need,
+    options: need.options.map((o) => withItsPair(o, need, needs, { places, parts })),
+  }));
   const wanted = new Set(
     needs.flatMap((n) => n.options.flatMap((o) => [o.part, ...o.with.map((w) => w.part)])),
   );
@@ -196,6 +180,28 @@ export function basketGround(
       }),
     },
   };
+}
+
+/**
+ * A pair under one number goes in as a pair: the other gear into the place of its mate, which takes no other
+ * then (where nobody named the mate: the place that asks for the same number), or beside.
+ */
+function withItsPair(
+  o: Option,
+  need: BasketInput["needs"][number],
+  needs: readonly BasketInput["needs"][number][],
+  { places, parts }: { places: readonly Place[]; parts: ReadonlyMap<string, CataloguePart> },
+): Option {
+  const part = parts.get(o.part);
+  if (!part || !isPair(part)) return o;
+  const asksToo = (n: BasketInput["needs"][number]): boolean =>
+    n.id !== need.id && n.options.some((x) => x.part === o.part);
+  const mate = mateOf(places, need.id);
+  const there = needs.find((n) => n.id === mate && asksToo(n)) ?? needs.find(asksToo);
+  if (!there) return { ...o, with: [...o.with, { part: o.part, qty: 1 }] };
+  if (there.id !== mate) return o;
+  const others = there.options.flatMap((x) => (x.part === o.part ? [] : [x.part]));
+  return { ...o, without: [...new Set([...o.without, ...others])] };
 }
 
 /** The place whose gear runs with this one's, whichever of the two says so. */

@@ -246,7 +246,6 @@ function lastOnes(part: CataloguePart, offered: boolean, identical: boolean): Cr
 function isNear(wanted: WantedGear, offered: GearSpec): boolean {
   const sort = (form: string): string => (form === "helical" ? "spur" : form);
   const sameSort = !wanted.form || sort(wanted.form) === sort(gearForm(offered));
-  if (offered.teeth === undefined) return sameSort;
   const { teeth = 0 } = ofThePair(wanted, offered);
   return sameSort && Math.abs(teeth / measured(wanted.teeth, 0).value - 1) <= MOST_APART;
 }
@@ -275,8 +274,17 @@ function ofThePair(wanted: WantedGear, sold: GearSpec): GearSpec {
   };
 }
 
+/** A gear without a count, sold for this very model: it may be the one. */
+const isUntoldOfUnit = ({ unit }: Wanted, part: CataloguePart): boolean => {
+  if (!unit || part.spec.kind !== "gear" || part.spec.teeth !== undefined) return false;
+  const fit = fitCriterion(part, unit, true)?.verdict;
+  return fit === "same" || fit === "settle";
+};
+
 /** One of its kind that is not even like the one that is wanted. */
-const isOther = (wanted: Wanted, { spec }: CataloguePart): boolean =>
+const isOther = (wanted: Wanted, part: CataloguePart): boolean =>
+  isUnlike(wanted, part) && !isUntoldOfUnit(wanted, part);
+const isUnlike = (wanted: Wanted, { spec }: CataloguePart): boolean =>
   (wanted.gear !== undefined && spec.kind === "gear" && !isNear(wanted.gear, spec)) ||
   (wanted.sizes !== undefined && spec.kind === wanted.sizes.kind && !isNearInSize(wanted.sizes, spec));
 
