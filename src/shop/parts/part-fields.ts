@@ -1,3 +1,4 @@
+import { kindCalled } from "@/core/hardware/part-kind";
 import type { SoldKind } from "@/core/match/catalogue/part-spec";
 import { SOLD_KINDS, SPEC_FIELDS, type SpecField } from "@/core/match/catalogue/spec-fields";
 import { type Cells, heading } from "@/core/table/cells";
@@ -17,7 +18,7 @@ export const partFields =
   (cells: Cells): readonly FieldOfForm[] => [
     ...(isNew ? [{ column: "number", label: "Number" }] : []),
     { column: "name", label: "Name" },
-    { column: "kind", label: "Kind", options: SOLD_KINDS.map((k) => [k, k] as const) },
+    { column: "kind", label: "Kind", options: SOLD_KINDS.map((k) => [k, kindCalled(k)] as const) },
     ...(isKind(cells.kind)
       ? SPEC_FIELDS[cells.kind].map((f) => ({
           column: heading(f.key),
@@ -26,7 +27,7 @@ export const partFields =
           ...(f.of ? { options: [["", "not told"] as const, ...f.of.map((o) => [o, o] as const)] } : {}),
         }))
       : []),
-    { column: "price", label: `Price from the drawer, ${currency}`, figure: true },
+    { column: "price", label: `Price from the drawer, ${currency}`, figure: true, hint: "0: not told" },
     { column: "stock", label: "In the drawer", figure: true },
     { column: "note", label: "Note" },
     {

@@ -75,7 +75,11 @@ export function BasketScreen({
         ) : set ? (
           <>
             <div className="flex items-baseline gap-6 border-b-4 border-base-content pb-1">
-              <span className="figures text-[34px] whitespace-nowrap">{money(set.cost, currency)}</span>
+              {set.cost > 0 ? (
+                <span className="figures text-[34px] whitespace-nowrap">{money(set.cost, currency)}</span>
+              ) : (
+                <span className="text-[28px] leading-tight">Nothing to buy,</span>
+              )}
               <span className="text-[24px] leading-tight">{inDays(set.days)}</span>
               {quote && (
                 <span className="hush ml-auto text-right text-[18px] leading-tight">

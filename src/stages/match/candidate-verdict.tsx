@@ -25,7 +25,8 @@ function whereToBeHad(part: Candidate["part"], offers: readonly SupplierOffer[],
 /** What must be known before a possible part is a certain one. */
 function settleFirst(c: Candidate): string {
   const open = c.criteria.filter((k) => k.verdict === "settle").map((k) => k.says);
-  return `Possible: ${open.join("; ")}.`;
+  const says = `Possible: ${open.join("; ")}`;
+  return /[.?]$/.test(says) ? says : `${says}.`;
 }
 
 /** A kit opened: its pieces, and what each would be by itself. */

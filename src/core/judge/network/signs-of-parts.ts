@@ -249,6 +249,21 @@ export const PARTS: readonly Sign[] = [
     link("overload", 0.1, "too much current burns contacts"),
   ),
   sign("switch:dead", 0.003, link("electrical", 0.7, "the switch does nothing")),
+  sign("board:dead", 0.003, link("electrical", 0.7, "the board does nothing")),
+  sign("heater:dead", 0.003, link("electrical", 0.7, "an element that does nothing is open")),
+  sign("capacitor:dead", 0.003, link("electrical", 0.7, "the capacitor has gone")),
+  sign(
+    "fuse:blown",
+    0.003,
+    link("electrical", 0.5, "a short takes the fuse"),
+    link("too-hot", 0.3, "a motor that pulls too hard takes the fuse"),
+  ),
+  sign(
+    "thermal-cut-off:blown",
+    0.003,
+    link("too-hot", 0.7, "it opens where it grows too hot"),
+    link("electrical", 0.3, "it gave up by itself"),
+  ),
   sign(
     "switch:melted",
     0.002,

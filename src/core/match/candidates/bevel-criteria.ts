@@ -1,4 +1,3 @@
-import { measured } from "../../quantity/measured";
 import type { GearSpec } from "../catalogue/part-spec";
 import { compared, comparedLength, toldAlike } from "./compared";
 import { handCriterion } from "./hand";
@@ -36,7 +35,7 @@ export function bevelCriteria(wanted: WantedGear, offered: GearSpec): Criterion[
       ],
     }),
     mountingCriterion(wanted, offered),
-    ...soldCriteria(wanted, offered, curved(was) || curved(is)),
+    ...(offered.soldAs !== "pair" && (curved(was) || curved(is)) ? [lappedInPairs(offered)] : []),
   ];
 }
 
@@ -58,19 +57,12 @@ function mountingCriterion(wanted: WantedGear, offered: GearSpec): Criterion {
   });
 }
 
-function soldCriteria(wanted: WantedGear, offered: GearSpec, curved: boolean): Criterion[] {
-  const said = (verdict: Criterion["verdict"], says: string): Criterion =>
-    criterion("sold as", "–", offered.soldAs ?? "not told", "–", verdict, says);
-  if (offered.soldAs === "pair") {
-    const mate = wanted.mate ? `the old ${measured(wanted.mate.teeth, 0).value}-tooth gear` : "its old mate";
-    return [said("companion", `sold with its mate: both go in, and ${mate} comes out`)];
-  }
-  return curved
-    ? [
-        said(
-          "settle",
-          "curved teeth are lapped in pairs: ask whether it may run with a mate that it was not lapped with",
-        ),
-      ]
-    : [];
-}
+const lappedInPairs = ({ soldAs }: GearSpec): Criterion =>
+  criterion(
+    "sold as",
+    "–",
+    soldAs ?? "not told",
+    "–",
+    "settle",
+    "curved teeth are lapped in pairs: ask whether it may run with a mate that it was not lapped with",
+  );

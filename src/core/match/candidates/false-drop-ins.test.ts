@@ -111,6 +111,7 @@ describe("bevels", () => {
       name: "bevel pair",
       spec: { ...straight, teeth: 28, mateTeeth: 14, soldAs: "pair" },
     });
+    expect(rankCandidates({ kind: "gear", number: "BS-14-28" }, [pair])[0]?.verdict).toBe("with-companions");
     const pinion: WantedGear = {
       ...wanted,
       boreMm: undefined,
@@ -148,6 +149,8 @@ describe("a gear whose teeth are right and whose body is another", () => {
   const offered = (more: Partial<GearSpec>, w: Partial<WantedGear> = {}) =>
     wholeVerdict(gearVerdict({ ...wanted, ...w }, { ...spur, ...more }, []));
   it("drops in when all of it is the same", () => expect(offered({})).toBe("drop-in"));
+  it("takes its old mate out where it is sold as a pair, whatever its form", () =>
+    expect(offered({ soldAs: "pair" })).toBe("with-companions"));
   it.each<[string, Partial<GearSpec>, string]>([
     ["a D bore that is smaller is not reamed", { boreMm: 7.5 }, "no"],
     ["a flat that stands elsewhere does not drive", { acrossMm: 7.4 }, "no"],

@@ -6,6 +6,7 @@ import { compared, comparedLength, toldAlike } from "./compared";
 import { bodyCriteria } from "./gear-body";
 import { handCriterion } from "./hand";
 import { type CompanionGear, meshCriteria } from "./mesh";
+import { soldAsPair } from "./sold-as-pair";
 import { type Criterion, criterion, unknownCriterion } from "./verdict";
 import type { WantedGear } from "./wanted-gear";
 
@@ -23,7 +24,11 @@ export function gearVerdict(
   offered: GearSpec,
   companions: readonly CompanionGear[],
 ): Criterion[] {
-  return [...toothCriteria(wanted, offered, companions), ...bodyCriteria(wanted, offered)];
+  return [
+    ...toothCriteria(wanted, offered, companions),
+    ...(offered.soldAs === "pair" ? [soldAsPair(wanted.mate?.teeth)] : []),
+    ...bodyCriteria(wanted, offered),
+  ];
 }
 
 function toothCriteria(

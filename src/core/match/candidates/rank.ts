@@ -1,6 +1,12 @@
 import { bearingNamed } from "../../hardware/bench/bearings";
 import { measured } from "../../quantity/measured";
-import type { CataloguePart, GearSpec, SoldKind, UnitName } from "../catalogue/catalogue-part";
+import {
+  type CataloguePart,
+  type GearSpec,
+  isPair,
+  type SoldKind,
+  type UnitName,
+} from "../catalogue/catalogue-part";
 import { numberMatch, type Successor, successorsOf } from "../catalogue/part-number";
 import { gearForm, isToothed } from "../catalogue/part-spec";
 import { fitCriterion } from "./fits-unit";
@@ -8,6 +14,7 @@ import { gearVerdict } from "./gear-verdict";
 import { bestInKit, type InKit, kitCriterion, openKit } from "./kit-verdict";
 import { ringVerdict, type WantedRing } from "./ring-verdict";
 import { isMeasured, isNearInSize, sizesVerdict, type WantedSizes } from "./sizes-verdict";
+import { soldAsPair } from "./sold-as-pair";
 import { type Criterion, criterion, type PartVerdict, wholeVerdict } from "./verdict";
 import type { WantedGear } from "./wanted-gear";
 
@@ -210,6 +217,7 @@ function criteriaFor(
         `${s.number} cannot stay: ${s.why || "it does not go with this part"}`,
       ),
     );
+  if (isPair(part) && !measures) out.push(soldAsPair());
   if (part.discontinued) out.push(lastOnes(part, offered, sameNumber));
   return out;
 }

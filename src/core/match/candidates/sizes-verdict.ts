@@ -177,7 +177,7 @@ export function sizesVerdict(wanted: WantedSizes, spec: PartSpec): Criterion[] {
     if (offered === "both" || offered === "either way round")
       return [said("fits", seen === undefined ? `${offered}` : `${offered}, so also ${seen}`)];
     if (seen === undefined)
-      return [said("settle", `look at the old one: ${f.label} ${offered}?`, unknownCriterion)];
+      return [said("settle", `look whether the old one is so: ${f.label} ${offered}`, unknownCriterion)];
     if (same(seen, String(offered))) return [said("same", "as it was")];
     if (f.settles) return [said("settle", f.settles)];
     return [said("no", `${f.label} ${offered} instead of ${seen}`)];
