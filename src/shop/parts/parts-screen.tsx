@@ -104,8 +104,9 @@ export function PartsScreen({
           )}
           {found.length === 0 && (
             <p className="p-5 text-[24px]">
-              Nothing matches. Try fewer characters, the size as three figures, or the unit; a number is also
-              found with O for 0 and I for 1.
+              {typed.trim()
+                ? "Nothing matches. Try fewer characters, the size as three figures, or the unit; a number is also found with O for 0 and I for 1."
+                : "The catalogue is empty. Take a table in, or put a part in by hand."}
             </p>
           )}
           <ul ref={list} aria-label="Parts found" className="min-h-0 flex-1 overflow-y-auto">

@@ -21,6 +21,7 @@ const percent = (p: number): string => String(Number((100 * p).toFixed(1)));
 
 /** Everything the record shows, each as a table that can be saved. */
 export function recordTables(jobs: readonly PastJob[], since: LearnedSince = {}): RecordTable[] {
+  const kinds = learnedKinds(jobs, since);
   return [
     {
       table: "comebacks",
@@ -55,9 +56,11 @@ export function recordTables(jobs: readonly PastJob[], since: LearnedSince = {})
     {
       table: "causes",
       title: "What began it, kind by kind",
-      none: "No job that went home was judged to have failed of anything.",
+      none: kinds.length
+        ? "No verdict counts: all that were given lie before their kind was started afresh."
+        : "No job that went home was judged to have failed of anything.",
       head: ["Kind", "What began it", "times", "of verdicts", "odds from them, %", "without them, %"],
-      rows: learnedKinds(jobs, since).flatMap(({ kind, causes }) =>
+      rows: kinds.flatMap(({ kind, causes }) =>
         causes.map((c) => [
           kind,
           causeSays(c.cause),

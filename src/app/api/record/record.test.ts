@@ -2,7 +2,7 @@ import { expect, it } from "vitest";
 import { recordTables } from "@/shop/record/record-tables";
 import { database } from "@/store/database";
 import { createJob, jobVersion, setHead } from "@/store/jobs";
-import { setFinding } from "@/store/judge";
+import { setCauses, setFinding } from "@/store/judge";
 import { pastJobs } from "@/store/past-jobs";
 import { layDown } from "@/store/strip";
 import { step, testShop } from "@/store/test-shop";
@@ -60,4 +60,23 @@ it("a job that cannot be read stops none of the others", async () => {
   const bad = await wentHome({}, "2026-05-01T10:00:00.000Z");
   await db("jobs").where({ number: bad }).update({ causes: "{" });
   expect((await pastJobs()).length).toBe(Number(n));
+});
+
+it("what verdicts teach is a table, and says so where none of them counts any more", async () => {
+  const number = await wentHome({ kind: "oat crusher" }, "2026-06-01T10:00:00.000Z");
+  await setCauses(number, await version(number), { chosen: ["hair"] }, "cause");
+  const causes = async (since: Record<string, string>) =>
+    recordTables(await pastJobs(), since).find((t) => t.table === "causes");
+  expect((await causes({}))?.rows).toContainEqual([
+    "oat crusher",
+    expect.stringMatching(/wound/),
+    "1",
+    "1",
+    expect.any(String),
+    expect.any(String),
+  ]);
+  expect(await causes({ "oat crusher": "2026-07-01T00:00:00.000Z" })).toMatchObject({
+    rows: [],
+    none: expect.stringMatching(/^No verdict counts/),
+  });
 });
